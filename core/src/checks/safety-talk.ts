@@ -1,0 +1,43 @@
+import type { PlanEdit } from '../class-plan/edit.js';
+import type { Movement } from '../movement/movement.js';
+import type { TimedItem } from '../timing/timeline.js';
+import type { Check, CheckContext } from './check.js';
+import { mendItem, suitableMovement } from './suitable-movement.js';
+
+const isSafetyTalk = (movement: Movement): boolean => movement.kind === 'talk' && movement.sections.includes('safety');
+/** Greeting and bowing are not yet moving in the room. */
+const moves = ({ movement }: TimedItem): boolean => movement.kind !== 'ritual' && movement.effort > 0;
+
+/** No safety and space talk before the first movement. */
+export const safetyTalk: Check = (context) => {
+  const { items } = context.timeline;
+  const firstMove = items.findIndex(moves);
+  const talk = items.findIndex(({ movement }) => isSafetyTalk(movement));
+  const first = items[firstMove];
+  if (!first || (talk >= 0 && talk < firstMove)) return [];
+  return [
+    {
+      check: 'safety-talk',
+      severity: 'stop',
+      itemIds: [first.item.id],
+      fact: { kind: 'no-safety-talk' },
+      mend: talkFirst(context, first, items[talk]),
+    },
+  ];
+};
+
+function talkFirst(context: CheckContext, first: TimedItem, late: TimedItem | undefined): readonly PlanEdit[] | null {
+  if (late) return [{ kind: 'move', item: late.item.id, place: { at: 'before', item: first.item.id } }];
+  const talk = suitableMovement(context, (movement) => (isSafetyTalk(movement) ? 0 : null));
+  if (!talk) return null;
+  const sections = context.plan.sections;
+  const own = sections.find((section) => section.kind === 'safety');
+  const isInTime = own !== undefined && sections.indexOf(own) < sections.indexOf(first.section);
+  return [
+    {
+      kind: 'insert',
+      item: mendItem(talk, context),
+      place: isInTime ? { at: 'end-of', section: own.id } : { at: 'before', item: first.item.id },
+    },
+  ];
+}

@@ -1,0 +1,61 @@
+import type { Dose } from '../movement/dose.js';
+import type { TierName } from '../movement/movement.js';
+import type { SectionKind } from '../movement/section-kind.js';
+import type { ItemId, MovementSlug, SectionId } from '../unit.js';
+
+export const itemSides = ['none', 'both', 'left', 'right', 'lead', 'alternating'] as const;
+/** Which sides an item does: `both` one after the other, `alternating` within the reps, `lead` the side each child prefers. */
+export type ItemSides = (typeof itemSides)[number];
+
+export const familiarities = ['new', 'known', 'routine'] as const;
+/** How well the group knows a movement, which decides how long explaining takes. */
+export type Familiarity = (typeof familiarities)[number];
+
+/** One line of the running order. */
+export interface Item {
+  readonly id: ItemId;
+  readonly movement: MovementSlug;
+  readonly dose: Dose;
+  readonly sides: ItemSides;
+  /** The versions in use; one alone means that everybody does the same. */
+  readonly tiers: readonly TierName[];
+  /** Set where the instructor overrules the record. */
+  readonly familiarity?: Familiarity;
+  readonly cue?: string;
+  readonly note?: string;
+}
+
+export interface Section {
+  readonly id: SectionId;
+  readonly kind: SectionKind;
+  readonly items: readonly Item[];
+}
+
+/** The running order of one class: sections in their order, each with its items. One document, kept as it is. */
+export interface ClassPlan {
+  readonly sections: readonly Section[];
+  /** What this class is about: what is marked. */
+  readonly focus: readonly MovementSlug[];
+}
+
+/** The most items a plan takes: far beyond any class, so that reckoning stays within bounded time. */
+export const mostItems = 200;
+
+export interface PlacedItem {
+  readonly item: Item;
+  readonly section: Section;
+}
+
+/** The items in the order in which they are taught, each with its section. */
+export function placedItems(plan: ClassPlan): readonly PlacedItem[] {
+  return plan.sections.flatMap((section) => section.items.map((item) => ({ item, section })));
+}
+
+export function findItem(plan: ClassPlan, id: ItemId): PlacedItem | undefined {
+  return placedItems(plan).find((placed) => placed.item.id === id);
+}
+
+/** How many times an item's dose is done: twice when left and right come one after the other. */
+export function passesOf(item: Item): 1 | 2 {
+  return item.sides === 'both' ? 2 : 1;
+}

@@ -1,0 +1,145 @@
+import type { Dose, DoseNumber } from '../movement/dose.js';
+import { doseFaults } from '../movement/dose.js';
+import type { TierName } from '../movement/movement.js';
+import { accepted, refused, type Result } from '../result.js';
+import type { ItemId, MovementSlug, SectionId } from '../unit.js';
+import {
+  findItem,
+  mostItems,
+  placedItems,
+  type ClassPlan,
+  type Familiarity,
+  type Item,
+  type ItemSides,
+  type Section,
+} from './class-plan.js';
+
+/** Where an item goes: at the end of a section, or before or after another item. */
+export type Place = { readonly at: 'end-of'; readonly section: SectionId } | { readonly at: 'before' | 'after'; readonly item: ItemId };
+
+/**
+ * A change to a plan, as data: the same for a key, a drag, and the mend that a finding offers. A new item comes
+ * without an id: who applies the edit gives it.
+ */
+export type PlanEdit =
+  | { readonly kind: 'insert'; readonly item: Omit<Item, 'id'>; readonly place: Place }
+  | { readonly kind: 'remove'; readonly item: ItemId }
+  | { readonly kind: 'move'; readonly item: ItemId; readonly place: Place }
+  | { readonly kind: 'double'; readonly item: ItemId }
+  | { readonly kind: 'set-dose'; readonly item: ItemId; readonly dose: Dose }
+  | { readonly kind: 'set-sides'; readonly item: ItemId; readonly sides: ItemSides }
+  | { readonly kind: 'set-tiers'; readonly item: ItemId; readonly tiers: readonly TierName[] }
+  | { readonly kind: 'set-familiarity'; readonly item: ItemId; readonly familiarity: Familiarity | 'from-record' }
+  | { readonly kind: 'set-words'; readonly item: ItemId; readonly cue: string; readonly note: string }
+  | { readonly kind: 'set-focus'; readonly focus: readonly MovementSlug[] };
+
+export type EditRefusal =
+  | { readonly kind: 'item-missing'; readonly item: ItemId }
+  | { readonly kind: 'section-missing'; readonly section: SectionId }
+  | { readonly kind: 'too-many-items'; readonly most: number }
+  | { readonly kind: 'dose-out-of-range'; readonly numbers: readonly DoseNumber[] }
+  | { readonly kind: 'no-tier' };
+
+/**
+ * Applies one edit; the plan given is left as it was. Running over the slot is no refusal: the `clock` check reports it.
+ * @param newId makes the id of an item that the edit adds; called once at most.
+ * @returns the new plan, or why the edit does not fit it. Never throws.
+ */
+export function applyEdit(plan: ClassPlan, edit: PlanEdit, newId: () => ItemId): Result<ClassPlan, EditRefusal> {
+  if (edit.kind === 'set-focus') return accepted({ ...plan, focus: [...new Set(edit.focus)] });
+  if (edit.kind === 'insert') return insert(plan, edit.item, edit.place, newId);
+  const placed = findItem(plan, edit.item);
+  if (!placed) return refused({ kind: 'item-missing', item: edit.item });
+  const { item } = placed;
+  switch (edit.kind) {
+    case 'remove':
+      return accepted(without(plan, item.id));
+    case 'move':
+      // an item dropped on itself stays where it is
+      return 'item' in edit.place && edit.place.item === item.id ? accepted(plan) : put(without(plan, item.id), item, edit.place);
+    case 'double':
+      return insert(plan, item, { at: 'after', item: item.id }, newId);
+    case 'set-dose': {
+      const numbers = doseFaults(edit.dose);
+      return numbers.length > 0 ? refused({ kind: 'dose-out-of-range', numbers }) : accepted(changed(plan, { ...item, dose: edit.dose }));
+    }
+    case 'set-sides':
+      return accepted(changed(plan, { ...item, sides: edit.sides }));
+    case 'set-tiers':
+      return edit.tiers.length === 0 ? refused({ kind: 'no-tier' }) : accepted(changed(plan, { ...item, tiers: edit.tiers }));
+    case 'set-familiarity': {
+      const { familiarity: _overruled, ...rest } = item;
+      return accepted(changed(plan, edit.familiarity === 'from-record' ? rest : { ...rest, familiarity: edit.familiarity }));
+    }
+    case 'set-words': {
+      const { cue: _cue, note: _note, ...rest } = item;
+      const words = { ...(edit.cue === '' ? {} : { cue: edit.cue }), ...(edit.note === '' ? {} : { note: edit.note }) };
+      return accepted(changed(plan, { ...rest, ...words }));
+    }
+  }
+}
+
+/** Applies edits in their order, all or none. */
+export function applyEdits(plan: ClassPlan, edits: readonly PlanEdit[], newId: () => ItemId): Result<ClassPlan, EditRefusal> {
+  let current = plan;
+  for (const edit of edits) {
+    const next = applyEdit(current, edit, newId);
+    if (!next.ok) return next;
+    current = next.value;
+  }
+  return accepted(current);
+}
+
+function insert(plan: ClassPlan, item: Omit<Item, 'id'>, place: Place, newId: () => ItemId): Result<ClassPlan, EditRefusal> {
+  if (placedItems(plan).length >= mostItems) return refused({ kind: 'too-many-items', most: mostItems });
+  const numbers = doseFaults(item.dose);
+  return numbers.length > 0 ? refused({ kind: 'dose-out-of-range', numbers }) : put(plan, { ...item, id: newId() }, place);
+}
+
+function put(plan: ClassPlan, item: Item, place: Place): Result<ClassPlan, EditRefusal> {
+  if (place.at === 'end-of') {
+    const section = plan.sections.find((one) => one.id === place.section);
+    return section
+      ? accepted(withItems(plan, section, [...section.items, item]))
+      : refused({ kind: 'section-missing', section: place.section });
+  }
+  const neighbour = findItem(plan, place.item);
+  if (!neighbour) return refused({ kind: 'item-missing', item: place.item });
+  const { section } = neighbour;
+  const index = section.items.indexOf(neighbour.item) + (place.at === 'after' ? 1 : 0);
+  return accepted(withItems(plan, section, [...section.items.slice(0, index), item, ...section.items.slice(index)]));
+}
+
+function withItems(plan: ClassPlan, section: Section, items: readonly Item[]): ClassPlan {
+  return { ...plan, sections: plan.sections.map((one) => (one.id === section.id ? { ...one, items } : one)) };
+}
+
+function without(plan: ClassPlan, id: ItemId): ClassPlan {
+  return { ...plan, sections: plan.sections.map((section) => ({ ...section, items: section.items.filter((item) => item.id !== id) })) };
+}
+
+function changed(plan: ClassPlan, item: Item): ClassPlan {
+  return {
+    ...plan,
+    sections: plan.sections.map((section) => ({ ...section, items: section.items.map((one) => (one.id === item.id ? item : one)) })),
+  };
+}
+
+/**
+ * The edit that takes an item one place up or down, across sections; a section that is empty takes it in.
+ * @returns null at the first and the last place, and for an item that is not in the plan.
+ */
+export function stepItem(plan: ClassPlan, id: ItemId, direction: 'up' | 'down'): PlanEdit | null {
+  const sectionIndex = plan.sections.findIndex((section) => section.items.some((item) => item.id === id));
+  const section = plan.sections[sectionIndex];
+  if (!section) return null;
+  const index = section.items.findIndex((item) => item.id === id);
+  const neighbour = section.items[index + (direction === 'up' ? -1 : 1)];
+  if (neighbour) return { kind: 'move', item: id, place: { at: direction === 'up' ? 'before' : 'after', item: neighbour.id } };
+  const next = plan.sections[sectionIndex + (direction === 'up' ? -1 : 1)];
+  if (!next) return null;
+  const first = next.items[0];
+  return direction === 'down' && first
+    ? { kind: 'move', item: id, place: { at: 'before', item: first.id } }
+    : { kind: 'move', item: id, place: { at: 'end-of', section: next.id } };
+}

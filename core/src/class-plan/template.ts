@@ -1,0 +1,57 @@
+import type { AgeBand } from '../movement/age-band.js';
+import type { Dose } from '../movement/dose.js';
+import type { Library } from '../movement/library.js';
+import type { SectionKind } from '../movement/section-kind.js';
+import { accepted, refused, type Result } from '../result.js';
+import type { MovementSlug, ProgrammeSlug } from '../unit.js';
+import type { ClassPlan } from './class-plan.js';
+import { itemOf } from './new-item.js';
+
+/** A running order to start from: whole as it stands, to be changed where the focus of the day wants it. */
+export interface PlanTemplate {
+  readonly slug: string;
+  readonly name: string;
+  readonly programme: ProgrammeSlug;
+  readonly lengthMinutes: 30 | 45 | 60;
+  readonly ageBand: AgeBand;
+  readonly focus: readonly MovementSlug[];
+  readonly sections: readonly {
+    readonly kind: SectionKind;
+    readonly items: readonly { readonly movement: MovementSlug; readonly dose?: Dose }[];
+  }[];
+}
+
+/**
+ * A new plan from a template, with the doses of the template's age where it names none.
+ * @param newId makes one id per section and item.
+ * @returns the plan, or the movements that the library does not have.
+ */
+export function planFromTemplate(
+  template: PlanTemplate,
+  library: Library,
+  newId: () => string,
+): Result<ClassPlan, { readonly kind: 'movements-missing'; readonly movements: readonly MovementSlug[] }> {
+  const missing = template.sections.flatMap(({ items }) => items.map(({ movement }) => movement)).filter((slug) => !library.has(slug));
+  if (missing.length > 0) return refused({ kind: 'movements-missing', movements: missing });
+  const sections = template.sections.map(({ kind, items }) => ({
+    id: newId(),
+    kind,
+    items: items.flatMap(({ movement: slug, dose }) => {
+      const movement = library.get(slug);
+      if (!movement) return [];
+      const item = itemOf(movement, template.ageBand);
+      return [{ ...item, id: newId(), dose: dose ?? item.dose }];
+    }),
+  }));
+  return accepted({ sections, focus: template.focus });
+}
+
+/** @returns the templates that fit a group, the nearest first: its programme, then its length, then its age. */
+export function templatesFor(
+  templates: readonly PlanTemplate[],
+  group: { readonly programme: ProgrammeSlug; readonly lengthMinutes: number; readonly ageBand: AgeBand },
+): readonly PlanTemplate[] {
+  const distance = (template: PlanTemplate): number =>
+    Math.abs(template.lengthMinutes - group.lengthMinutes) * 2 + (template.ageBand === group.ageBand ? 0 : 1);
+  return templates.filter((template) => template.programme === group.programme).toSorted((a, b) => distance(a) - distance(b));
+}

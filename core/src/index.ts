@@ -1,0 +1,80 @@
+export { accepted, refused, type Result } from './result.js';
+export type {
+  ChildId,
+  ClassId,
+  Day,
+  GradeId,
+  ItemId,
+  Metres,
+  MovementSlug,
+  ObservationId,
+  PersonId,
+  ProgrammeSlug,
+  RequirementId,
+  Seconds,
+  SectionId,
+} from './unit.js';
+export { addDays, ageOn, daysBetween, isDay, weekdayOf } from './day.js';
+export { clockText, timeOfDay } from './clock-text.js';
+export { regions, type Load, type Region } from './movement/region.js';
+export { movementKinds, type MovementKind } from './movement/kind.js';
+export { sectionKinds, type SectionKind } from './movement/section-kind.js';
+export { hazards, type Hazard } from './movement/hazard.js';
+export { effortWord, type Effort } from './movement/effort.js';
+export { doseFaults, doseLimits, numbersOf, stepDose, type Dose, type DoseNumber } from './movement/dose.js';
+export { doseText, sidesText } from './movement/dose-text.js';
+export { ageBandOf, ageBands, type AgeBand } from './movement/age-band.js';
+export {
+  doseFor,
+  isSided,
+  marks,
+  surfaces,
+  tierNames,
+  type Mark,
+  type Movement,
+  type Surface,
+  type Tier,
+  type TierName,
+} from './movement/movement.js';
+export { libraryOf, type Library } from './movement/library.js';
+export { libraryFormat, readLibrary, type LibraryFault } from './movement/library-file.js';
+export {
+  familiarities,
+  findItem,
+  itemSides,
+  mostItems,
+  placedItems,
+  type ClassPlan,
+  type Familiarity,
+  type Item,
+  type ItemSides,
+  type Section,
+} from './class-plan/class-plan.js';
+export { applyEdit, applyEdits, stepItem, type EditRefusal, type Place, type PlanEdit } from './class-plan/edit.js';
+export { itemOf, sidesToChoose } from './class-plan/new-item.js';
+export { planFromTemplate, templatesFor, type PlanTemplate } from './class-plan/template.js';
+export { evaluatePlan, type Evaluation, type EvaluationContext } from './class-plan/evaluation.js';
+export { defaultTimingSettings, type TimingSettings } from './timing/settings.js';
+export { type TimeParts } from './timing/item-time.js';
+export { type Exposure } from './timing/familiarity.js';
+export { learnedPace, type ItemRun } from './timing/learned-pace.js';
+export { sectionSeconds, type TimedItem, type Timeline } from './timing/timeline.js';
+export { type Step, type StepSide } from './timing/step.js';
+export { type EffortCurve } from './preparation/effort-curve.js';
+export { checkIds, severities, type CheckId, type Finding, type Severity } from './checks/finding.js';
+export { regionWord, wordsOf, type FindingWords } from './checks/finding-words.js';
+export { gradeAbove, type Criterion, type Grade, type Requirement, type Syllabus } from './syllabus/syllabus.js';
+export {
+  currentObservations,
+  helps,
+  observationSources,
+  observedSides,
+  type Help,
+  type Measure,
+  type Observation,
+  type ObservationSource,
+  type ObservedSide,
+} from './record/observation.js';
+export { isMet, type SideStanding, type Standing, type StandingName } from './record/standing.js';
+export { verdictOn, type ChildOnLadder, type Missing, type Verdict } from './record/verdict.js';
+export { caughtUp, moved, positionOf, startRun, type Position, type Run, type RunMove } from './pacing/run.js';

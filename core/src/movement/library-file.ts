@@ -1,0 +1,225 @@
+import { accepted, refused, type Result } from '../result.js';
+import { ageBands } from './age-band.js';
+import { doseFaults, type Dose } from './dose.js';
+import { hazards } from './hazard.js';
+import { movementKinds } from './kind.js';
+import { libraryOf, type Library } from './library.js';
+import { framings, marks, surfaces, tierNames, type Movement } from './movement.js';
+import { levels, postures } from './posture.js';
+import { regions } from './region.js';
+import { sectionKinds } from './section-kind.js';
+
+export const libraryFormat = 'leiter-library/1';
+
+/** What is wrong with a library, by entry and field. */
+export interface LibraryFault {
+  readonly entry: string;
+  readonly field: string;
+  readonly kind: 'missing' | 'unknown-field' | 'not-allowed' | 'dose-out-of-range' | 'dangling' | 'circle' | 'twice' | 'contradiction';
+  /** The value or name at fault, as it stands in the file. */
+  readonly found: string;
+}
+
+type Fields = Readonly<Record<string, unknown>>;
+
+/** What an entry is when its file leaves the field out. Fields that are not here must be written. */
+const fieldDefaults = {
+  programmes: [],
+  term: null,
+  prepares: [],
+  loads: [],
+  lengthens: [],
+  hazards: [],
+  undoneBy: [],
+  equipmentStandIns: {},
+  leastAge: 4,
+  homeTask: 'yes',
+  instead: null,
+  sides: 'none',
+  stages: [],
+  prerequisites: [],
+  leadsTo: [],
+  tiers: {},
+  cues: [],
+  picture: null,
+  faults: [],
+  support: null,
+  cautions: [],
+  view: null,
+} as const;
+
+const needsDefaults = {
+  surface: 'any-dry',
+  footprint: { lengthM: 1.5, widthM: 1.5 },
+  headroomM: 2,
+  equipment: [],
+  wall: false,
+  partner: false,
+  adult: 'none',
+  quiet: 'quiet',
+} as const;
+
+const mustBeWritten = ['slug', 'name', 'kind', 'sections', 'plainMeaning', 'posture', 'level', 'effort', 'dose'] as const;
+const knownFields: ReadonlySet<string> = new Set([...mustBeWritten, 'needs', ...Object.keys(fieldDefaults)]);
+
+const isFields = (value: unknown): value is Fields => typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/**
+ * Reads the entries of a `leiter-library/1` file; fields left out get their defaults.
+ * @returns the library, or all that is wrong with it by entry and field: never a library that is wrong in part. Never throws.
+ */
+export function readLibrary(entries: readonly unknown[]): Result<Library, readonly LibraryFault[]> {
+  const faults: LibraryFault[] = [];
+  const movements: Movement[] = [];
+  entries.forEach((entry, index) => {
+    const found = isFields(entry) ? faultsOfEntry(entry, index) : [fault(`#${String(index + 1)}`, '', 'missing', 'an entry')];
+    faults.push(...found);
+    // the fields were checked one by one above; what is left out is filled here
+    if (found.length === 0 && isFields(entry)) movements.push(completed(entry));
+  });
+  if (faults.length > 0) return refused(faults);
+  const library = libraryOf(movements);
+  const whole = [...namedTwice(movements), ...dangling(movements, library), ...circles(movements, library), ...contradictions(movements)];
+  return whole.length > 0 ? refused(whole) : accepted(library);
+}
+
+function completed(entry: Fields): Movement {
+  const posture: Fields = isFields(entry['posture']) ? entry['posture'] : {};
+  const dose: Fields = isFields(entry['dose']) ? entry['dose'] : {};
+  const whole = {
+    ...fieldDefaults,
+    ...entry,
+    posture: { through: [], ...posture },
+    needs: { ...needsDefaults, ...(isFields(entry['needs']) ? entry['needs'] : {}) },
+    dose: Object.fromEntries(ageBands.map((band) => [band, dose[band] ?? null])),
+  };
+  return whole as unknown as Movement; // every field was checked by faultsOfEntry or comes from the defaults
+}
+
+function fault(entry: string, field: string, kind: LibraryFault['kind'], found: unknown): LibraryFault {
+  return { entry, field, kind, found: typeof found === 'string' ? found : (JSON.stringify(found) ?? '') };
+}
+
+function faultsOfEntry(entry: Fields, index: number): readonly LibraryFault[] {
+  const name = typeof entry['slug'] === 'string' ? entry['slug'] : `#${String(index + 1)}`;
+  const faults: LibraryFault[] = [];
+  const say = (field: string, kind: LibraryFault['kind'], found: unknown): void => {
+    faults.push(fault(name, field, kind, found));
+  };
+  const oneOf = (field: string, value: unknown, allowed: readonly unknown[]): void => {
+    if (!allowed.includes(value)) say(field, 'not-allowed', value);
+  };
+  const listOf = (field: string, allowed: readonly unknown[]): void => {
+    const list = entry[field] ?? [];
+    if (!Array.isArray(list)) say(field, 'not-allowed', list);
+    else
+      list.forEach((value: unknown) => {
+        oneOf(field, value, allowed);
+      });
+  };
+
+  for (const field of mustBeWritten) if (entry[field] === undefined || entry[field] === '') say(field, 'missing', field);
+  for (const field of Object.keys(entry)) if (!knownFields.has(field)) say(field, 'unknown-field', field);
+  if (faults.length > 0) return faults;
+
+  if (typeof entry['slug'] !== 'string' || !/^[a-z0-9]+(-[a-z0-9]+)*$/.test(entry['slug'])) say('slug', 'not-allowed', entry['slug']);
+  oneOf('kind', entry['kind'], movementKinds);
+  oneOf('level', entry['level'], levels);
+  oneOf('effort', entry['effort'], [0, 1, 2, 3, 4]);
+  oneOf('sides', entry['sides'] ?? 'none', ['none', 'each', 'alternating', 'lead']);
+  oneOf('homeTask', entry['homeTask'] ?? 'yes', ['yes', 'with-adult', 'no']);
+  listOf('sections', sectionKinds);
+  listOf('prepares', regions);
+  listOf('lengthens', regions);
+  listOf('hazards', hazards);
+  const posture = isFields(entry['posture']) ? entry['posture'] : {};
+  oneOf('posture.from', posture['from'], postures);
+  oneOf('posture.to', posture['to'], postures);
+  for (const load of Array.isArray(entry['loads']) ? (entry['loads'] as unknown[]) : []) {
+    oneOf('loads.region', isFields(load) ? load['region'] : load, regions);
+    oneOf('loads.amount', isFields(load) ? load['amount'] : load, [1, 2, 3]);
+  }
+  if (isFields(entry['view'])) oneOf('view.framing', entry['view']['framing'], framings);
+  const surface = isFields(entry['needs']) ? entry['needs']['surface'] : undefined;
+  if (Array.isArray(surface)) for (const one of surface as unknown[]) oneOf('needs.surface', one, surfaces);
+
+  faults.push(...doseFaultsOf(name, 'dose', entry['dose'], ageBands));
+  for (const [tier, said] of Object.entries(isFields(entry['tiers']) ? entry['tiers'] : {})) {
+    oneOf('tiers', tier, tierNames);
+    if (!isFields(said) || typeof said['what'] !== 'string' || said['what'] === '') say(`tiers.${tier}.what`, 'missing', tier);
+    else if (said['dose'] !== undefined) faults.push(...doseFaultsOf(name, `tiers.${tier}`, { dose: said['dose'] }, ['dose']));
+  }
+  for (const asked of Array.isArray(entry['prerequisites']) ? (entry['prerequisites'] as unknown[]) : [])
+    oneOf('prerequisites.mark', isFields(asked) ? asked['mark'] : asked, marks);
+  if (isFields(entry['term']) && !entry['term']['meaning']) say('term.meaning', 'missing', entry['term']['text']);
+  return faults;
+}
+
+function doseFaultsOf(entry: string, field: string, doses: unknown, names: readonly string[]): readonly LibraryFault[] {
+  if (!isFields(doses)) return [fault(entry, field, 'missing', field)];
+  return names.flatMap((name) => {
+    const dose = doses[name];
+    if (dose === null || dose === undefined) return [];
+    if (!isFields(dose) || !['reps', 'hold', 'timed', 'counts'].includes(String(dose['kind'])))
+      return [fault(entry, `${field}.${name}`, 'not-allowed', dose)];
+    return doseFaults(dose as unknown as Dose) // its kind is known; each number is checked here, missing ones included
+      .map((number) => fault(entry, `${field}.${name}.${number}`, 'dose-out-of-range', dose[number] ?? 'nothing'));
+  });
+}
+
+function namedTwice(movements: readonly Movement[]): readonly LibraryFault[] {
+  const seen = new Set<string>();
+  return movements.flatMap((movement) => {
+    const names = [movement.slug, movement.name.toLowerCase()];
+    const again = names.filter((name) => seen.has(name));
+    names.forEach((name) => seen.add(name));
+    return again.slice(0, 1).map((name) => fault(movement.slug, 'name', 'twice', name));
+  });
+}
+
+function dangling(movements: readonly Movement[], library: Library): readonly LibraryFault[] {
+  return movements.flatMap((movement) =>
+    [
+      ...movement.prerequisites.map((asked) => ['prerequisites', asked.movement] as const),
+      ...Object.values(movement.tiers).flatMap((tier) => (tier.prerequisites ?? []).map((asked) => ['tiers', asked.movement] as const)),
+      ...movement.leadsTo.map((slug) => ['leadsTo', slug] as const),
+      ...movement.undoneBy.map((slug) => ['undoneBy', slug] as const),
+      ...(movement.instead === null ? [] : [['instead', movement.instead] as const]),
+    ]
+      .filter(([, slug]) => !library.has(slug))
+      .map(([field, slug]) => fault(movement.slug, field, 'dangling', slug)),
+  );
+}
+
+/** Movements from which their own prerequisites lead back to themselves. */
+function circles(movements: readonly Movement[], library: Library): readonly LibraryFault[] {
+  const state = new Map<string, 'open' | 'done'>();
+  const found: LibraryFault[] = [];
+  const visit = (movement: Movement): void => {
+    state.set(movement.slug, 'open');
+    for (const { movement: slug } of movement.prerequisites) {
+      const next = library.get(slug);
+      if (!next) continue;
+      if (state.get(slug) === 'open') found.push(fault(movement.slug, 'prerequisites', 'circle', slug));
+      else if (!state.has(slug)) visit(next);
+    }
+    state.set(movement.slug, 'done');
+  };
+  for (const movement of movements) if (!state.has(movement.slug)) visit(movement);
+  return found;
+}
+
+/** Entries that are whole, but could hurt or mislead: see safety.md. */
+function contradictions(movements: readonly Movement[]): readonly LibraryFault[] {
+  return movements.flatMap((movement) => {
+    const faults: LibraryFault[] = [];
+    const risky = (['inverted', 'neck-load'] as const).find((hazard) => movement.hazards.includes(hazard));
+    if (risky && movement.instead === null) faults.push(fault(movement.slug, 'instead', 'missing', risky));
+    if (movement.hazards.includes('back-bend') && movement.undoneBy.length === 0)
+      faults.push(fault(movement.slug, 'undoneBy', 'missing', 'back-bend'));
+    if (movement.hazards.includes('weight-on-hands') && !movement.loads.some((load) => load.region === 'wrists'))
+      faults.push(fault(movement.slug, 'loads', 'contradiction', 'weight-on-hands'));
+    if (Object.values(movement.dose).every((dose) => dose === null)) faults.push(fault(movement.slug, 'dose', 'missing', 'dose'));
+    return faults;
+  });
+}

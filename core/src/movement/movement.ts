@@ -1,0 +1,128 @@
+import type { Metres, MovementSlug, ProgrammeSlug } from '../unit.js';
+import type { AgeBand } from './age-band.js';
+import type { Dose } from './dose.js';
+import type { Effort } from './effort.js';
+import type { Hazard } from './hazard.js';
+import type { MovementKind } from './kind.js';
+import type { Level, Posture } from './posture.js';
+import type { Load, Region } from './region.js';
+import type { SectionKind } from './section-kind.js';
+
+export const surfaces = ['mat', 'thick-rug', 'carpet', 'grass', 'wood', 'tiles', 'concrete'] as const;
+export type Surface = (typeof surfaces)[number];
+
+export const tierNames = ['easier', 'core', 'harder'] as const;
+export type TierName = (typeof tierNames)[number];
+
+export const marks = ['not-yet', 'with-help', 'alone', 'clean'] as const;
+export type Mark = (typeof marks)[number];
+
+export const framings = ['standing', 'floor', 'jump', 'travel'] as const;
+export type Framing = (typeof framings)[number];
+
+export interface Term {
+  readonly text: string;
+  /** BCP 47 tag, for the voice that says it. */
+  readonly language: string;
+  readonly sayIt: string;
+  readonly meaning: string;
+}
+
+export interface Prerequisite {
+  readonly movement: MovementSlug;
+  /** Counted from 1; left out when the whole movement is meant. */
+  readonly stage?: number;
+  readonly mark: Mark;
+}
+
+export interface Needs {
+  readonly surface: 'any-dry' | readonly Surface[];
+  readonly footprint: { readonly lengthM: Metres; readonly widthM: Metres };
+  readonly headroomM: Metres;
+  readonly equipment: readonly string[];
+  readonly wall: boolean;
+  readonly partner: boolean;
+  readonly adult: 'none' | 'at-hand' | 'hands-on';
+  /** How much noise it makes below. */
+  readonly quiet: 'quiet' | 'some-noise' | 'loud';
+}
+
+export interface Tier {
+  readonly what: string;
+  /** Slug of the grade from which a child does it; null for everyone. */
+  readonly fromGrade: string | null;
+  readonly dose?: Dose;
+  readonly equipment?: readonly string[];
+  readonly prerequisites?: readonly Prerequisite[];
+}
+
+export interface Fault {
+  readonly slug: string;
+  readonly name: string;
+  readonly fix: string;
+  /** A fault that ends the try: it is not repeated until it is mended. */
+  readonly stops: boolean;
+}
+
+/**
+ * How a movement uses the sides of the body: `each` one after the other, `alternating` within the reps, `lead` only
+ * the side that the child prefers.
+ */
+export type MovementSides = 'none' | 'each' | 'alternating' | 'lead';
+
+/** An entry of the library: exercise, stretch, shape, stance, drill, skill, game, ritual, break or talk. */
+export interface Movement {
+  readonly slug: MovementSlug;
+  readonly name: string;
+  /** Empty for a movement that every programme uses. */
+  readonly programmes: readonly ProgrammeSlug[];
+  readonly kind: MovementKind;
+  readonly sections: readonly SectionKind[];
+  readonly plainMeaning: string;
+  readonly term: Term | null;
+  readonly posture: { readonly from: Posture; readonly through: readonly Posture[]; readonly to: Posture };
+  readonly level: Level;
+  readonly effort: Effort;
+  readonly prepares: readonly Region[];
+  readonly loads: readonly Load[];
+  readonly lengthens: readonly Region[];
+  readonly hazards: readonly Hazard[];
+  /** What a one-way load wants afterwards; any one of them will do. */
+  readonly undoneBy: readonly MovementSlug[];
+  readonly needs: Needs;
+  readonly equipmentStandIns: Readonly<Record<string, readonly string[]>>;
+  readonly leastAge: number;
+  readonly homeTask: 'yes' | 'with-adult' | 'no';
+  /** What a child does who may not do this one. */
+  readonly instead: MovementSlug | null;
+  readonly sides: MovementSides;
+  /** Null where the movement is not for that age. */
+  readonly dose: Readonly<Record<AgeBand, Dose | null>>;
+  readonly stages: readonly { readonly name: string; readonly see: string }[];
+  readonly prerequisites: readonly Prerequisite[];
+  readonly leadsTo: readonly MovementSlug[];
+  readonly tiers: Readonly<Partial<Record<TierName, Tier>>>;
+  readonly cues: readonly string[];
+  readonly picture: string | null;
+  readonly faults: readonly Fault[];
+  readonly support: string | null;
+  readonly cautions: readonly string[];
+  /** Null where the picture does not matter: a talk, a drink. */
+  readonly view: { readonly facing: 'front' | 'side' | 'back'; readonly framing: Framing } | null;
+}
+
+/** @returns the dose for a band; where the movement is not for that age, the nearest band that has one, or null. */
+export function doseFor(movement: Movement, band: AgeBand): Dose | null {
+  const own = movement.dose[band];
+  if (own) return own;
+  return movement.dose['7-9'] ?? movement.dose['10-13'] ?? movement.dose['4-6'];
+}
+
+/** Sides as a word of the movement: true when left and right are to be done one after the other. */
+export function isSided(movement: Movement): boolean {
+  return movement.sides === 'each';
+}
+
+export function hasHazard(movement: Movement, hazard: Hazard): boolean {
+  return movement.hazards.includes(hazard);
+}

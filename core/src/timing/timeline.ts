@@ -1,0 +1,117 @@
+import { passesOf, placedItems, type ClassPlan, type Familiarity, type Item, type Section } from '../class-plan/class-plan.js';
+import { activeSecondsOf } from '../movement/dose.js';
+import type { MovementKind } from '../movement/kind.js';
+import type { Library } from '../movement/library.js';
+import type { Movement } from '../movement/movement.js';
+import type { MovementSlug, Seconds } from '../unit.js';
+import { familiarityOf, type Exposure } from './familiarity.js';
+import {
+  changesFraming,
+  changesLevel,
+  partsOf,
+  secondsOf,
+  surroundingsAfter,
+  workFactor,
+  type ItemTimeContext,
+  type Surroundings,
+  type TimeParts,
+} from './item-time.js';
+import type { TimingSettings } from './settings.js';
+
+/** Who is taught and by whom, as far as time goes. */
+export interface TimelineContext {
+  readonly settings: TimingSettings;
+  readonly meanAgeYears: number;
+  /** What the group has met, by movement; nothing known of a movement means new. */
+  readonly exposures: ReadonlyMap<MovementSlug, Exposure>;
+  /** Learned pace per kind; 1 where a kind is not in it. */
+  readonly paces: ReadonlyMap<MovementKind, number>;
+}
+
+/** One item on the clock. All times in seconds from the start of the class. */
+export interface TimedItem {
+  readonly item: Item;
+  readonly section: Section;
+  readonly movement: Movement;
+  readonly familiarity: Familiarity;
+  readonly startSecond: Seconds;
+  readonly seconds: Seconds;
+  readonly parts: TimeParts;
+  /** When explaining and going there are over and the body begins. */
+  readonly workStartSecond: Seconds;
+  /** How long bodies move: work without rests, all sides. */
+  readonly movingSeconds: Seconds;
+}
+
+/** A whole class on the clock. */
+export interface Timeline {
+  readonly items: readonly TimedItem[];
+  readonly totalSeconds: Seconds;
+  /** Share of the time in which children move, 0 to 1; 0 for an empty plan. */
+  readonly movingShare: number;
+  readonly levelChanges: number;
+  readonly reframings: number;
+  /** Items whose movement the library does not have: they take no time and are listed here. */
+  readonly unknown: readonly Item[];
+}
+
+/** Reckons every item of a plan in order: its start, its length and what that is made of. Linear in the items. */
+export function timelineOf(plan: ClassPlan, library: Library, context: TimelineContext): Timeline {
+  const items: TimedItem[] = [];
+  const unknown: Item[] = [];
+  let before: Surroundings | null = null;
+  let startSecond = 0;
+  let moving = 0;
+  let levelChanges = 0;
+  let reframings = 0;
+  for (const { item, section } of placedItems(plan)) {
+    const movement = library.get(item.movement);
+    if (!movement) {
+      unknown.push(item);
+      continue;
+    }
+    const familiarity = item.familiarity ?? familiarityOf(context.exposures.get(item.movement));
+    const timeContext: ItemTimeContext = {
+      settings: context.settings,
+      meanAgeYears: context.meanAgeYears,
+      familiarity,
+      pace: context.paces.get(movement.kind) ?? 1,
+      before,
+    };
+    const parts = partsOf(item, movement, timeContext);
+    const seconds = secondsOf(parts);
+    const movingSeconds = movement.effort === 0 ? 0 : passesOf(item) * activeSecondsOf(item.dose) * workFactor(item.dose, timeContext);
+    items.push({
+      item,
+      section,
+      movement,
+      familiarity,
+      startSecond,
+      seconds,
+      parts,
+      workStartSecond: startSecond + parts.goTo + parts.explain,
+      movingSeconds,
+    });
+    levelChanges += changesLevel(movement, before) ? 1 : 0;
+    reframings += changesFraming(movement, before) ? 1 : 0;
+    moving += movingSeconds;
+    startSecond += seconds;
+    before = surroundingsAfter(movement, before);
+  }
+  return {
+    items,
+    totalSeconds: startSecond,
+    movingShare: startSecond > 0 ? moving / startSecond : 0,
+    levelChanges,
+    reframings,
+    unknown,
+  };
+}
+
+/** Seconds per section, in the order of the plan. */
+export function sectionSeconds(plan: ClassPlan, timeline: Timeline): readonly { readonly section: Section; readonly seconds: Seconds }[] {
+  return plan.sections.map((section) => ({
+    section,
+    seconds: timeline.items.filter((timed) => timed.section.id === section.id).reduce((sum, timed) => sum + timed.seconds, 0),
+  }));
+}

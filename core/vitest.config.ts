@@ -1,0 +1,8 @@
+import { defaultServerConditions } from 'vite';
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  resolve: { conditions: ['@leiter/source', ...defaultServerConditions] },
+  ssr: { resolve: { conditions: ['@leiter/source', ...defaultServerConditions] } },
+  test: { name: 'core', environment: 'node', include: ['src/**/*.test.ts'] },
+});
