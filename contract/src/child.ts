@@ -1,0 +1,105 @@
+import type { Attendance } from './class.js';
+import type { GradeResponse } from './syllabus.js';
+import type { ObservationResponse } from './observation.js';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsObject, IsOptional, IsUUID, ValidateNested } from 'class-validator';
+import { DayField } from './day-field.js';
+import { Household } from './household.js';
+import { Line } from './text.js';
+
+export class AddChildRequest {
+  @Line({ most: 60 })
+  givenName!: string;
+
+  @Line({ most: 3 })
+  familyInitial!: string;
+
+  @DayField()
+  birthDate!: string;
+
+  @IsIn(['left', 'right'], { message: 'Choose the side the child prefers.' })
+  leadSide!: 'left' | 'right';
+
+  @IsObject({ message: 'What does the child have at home?' })
+  @ValidateNested()
+  @Type(() => Household)
+  household!: Household;
+
+  /** The groups the child belongs to from today on. */
+  @IsArray()
+  @ArrayMaxSize(20)
+  @IsUUID('all', { each: true, message: 'Choose a group.' })
+  groupIds!: string[];
+}
+
+/** Only what is to be changed. */
+export class ChangeChildRequest {
+  @IsOptional()
+  @Line({ most: 60 })
+  givenName?: string;
+
+  @IsOptional()
+  @Line({ most: 3 })
+  familyInitial?: string;
+
+  @IsOptional()
+  @DayField()
+  birthDate?: string;
+
+  @IsOptional()
+  @IsIn(['left', 'right'], { message: 'Choose the side the child prefers.' })
+  leadSide?: 'left' | 'right';
+
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => Household)
+  household?: Household;
+
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(20)
+  @IsUUID('all', { each: true, message: 'Choose a group.' })
+  groupIds?: string[];
+
+  @IsOptional()
+  @IsBoolean()
+  archived?: boolean;
+}
+
+export class AwardGradeRequest {
+  @IsUUID('all', { message: 'Choose a grade.' })
+  gradeId!: string;
+}
+
+export interface ChildResponse {
+  readonly id: string;
+  readonly givenName: string;
+  readonly familyInitial: string;
+  readonly birthDate: string;
+  readonly leadSide: 'left' | 'right';
+  readonly household: Household;
+  readonly archived: boolean;
+  readonly groupIds: readonly string[];
+  /** The grade earned per programme; a programme that is not in it has none yet. */
+  readonly grades: readonly { readonly programme: string; readonly gradeId: string; readonly gradeName: string }[];
+}
+
+/** One programme of a child: what it earned and what it is reckoned with. */
+export interface ChildLadder {
+  readonly programme: string;
+  readonly earned: readonly { readonly grade: GradeResponse; readonly awardedOn: string }[];
+  readonly inGradeSince: string;
+  readonly classesSince: number;
+}
+
+export interface ChildPageResponse {
+  readonly child: ChildResponse;
+  readonly ladders: readonly ChildLadder[];
+  readonly observations: readonly ObservationResponse[];
+  readonly attendance: readonly {
+    readonly classId: string;
+    readonly day: string;
+    readonly groupName: string;
+    readonly status: Attendance;
+  }[];
+}

@@ -1,0 +1,126 @@
+import type { AgeBand, ClassPlan, Exposure, MovementKind } from '@leiter/core';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, IsIn, IsNumber, IsOptional, IsUUID, Matches, Max, Min, ValidateNested } from 'class-validator';
+import { DayField } from './day-field.js';
+import type { ObservationResponse } from './observation.js';
+import type { BoardRow, GroupResponse } from './group.js';
+
+export const attendances = ['present', 'late', 'absent', 'watched'] as const;
+/** `absent` given before the class is a told absence; `watched` means the recording was seen. */
+export type Attendance = (typeof attendances)[number];
+
+/** Puts a class of a group on a day. */
+export class AddClassRequest {
+  @IsUUID('all', { message: 'Choose a group.' })
+  groupId!: string;
+
+  @DayField()
+  day!: string;
+}
+
+export class AttendanceRequest {
+  @IsIn(attendances, { message: 'Present, late, absent or watched.' })
+  status!: Attendance;
+}
+
+/** What is known of the teaching of a class. */
+export class ChangeClassRequest {
+  @IsOptional()
+  @IsIn(['started', 'ended'])
+  teaching?: 'started' | 'ended';
+}
+
+export class ItemTime {
+  @Matches(/^[A-Za-z0-9_-]{1,64}$/, { message: 'Not an id.' })
+  itemId!: string;
+
+  @IsNumber()
+  @Min(0)
+  @Max(36_000)
+  plannedSeconds!: number;
+
+  @IsNumber()
+  @Min(0)
+  @Max(36_000)
+  realSeconds!: number;
+}
+
+/** How long the items of a class really took; sent again, the later one counts. */
+export class ItemTimesRequest {
+  @IsArray()
+  @ArrayMaxSize(200)
+  @ValidateNested({ each: true })
+  @Type(() => ItemTime)
+  times!: ItemTime[];
+}
+
+export interface ClassResponse {
+  readonly id: string;
+  readonly groupId: string;
+  readonly groupName: string;
+  readonly programme: string;
+  readonly day: string;
+  readonly startsAt: string;
+  readonly lengthMinutes: number;
+  readonly instructorId: string | null;
+  readonly taughtAt: string | null;
+  readonly endedAt: string | null;
+  readonly hasPlan: boolean;
+}
+
+export interface ExpectedChild {
+  readonly id: string;
+  readonly name: string;
+  readonly birthDate: string;
+  readonly ageYears: number;
+  readonly leadSide: 'left' | 'right';
+  readonly gradeName: string | null;
+  readonly attendance: Attendance | null;
+}
+
+export interface StoredPlan {
+  readonly version: number;
+  readonly plan: ClassPlan;
+  readonly savedAt: string;
+  readonly savedBy: string | null;
+}
+
+/** All that planning, teaching and marking one class needs. */
+export interface ClassPageResponse {
+  readonly class: ClassResponse;
+  readonly children: readonly ExpectedChild[];
+  /** Null when nobody has planned it yet. */
+  readonly stored: StoredPlan | null;
+  readonly exposures: readonly (Exposure & { readonly movement: string })[];
+  readonly paces: readonly { readonly kind: MovementKind; readonly factor: number; readonly items: number }[];
+  readonly observations: readonly ObservationResponse[];
+}
+
+/** Answer of a save on an old version: both are at hand, nothing is lost. */
+export interface PlanConflict {
+  readonly current: StoredPlan;
+  readonly yours: ClassPlan;
+}
+
+/** A class that could be taught next by each group: put on the calendar already, or the next slot. */
+export interface ComingClass {
+  readonly group: GroupResponse;
+  readonly day: string;
+  readonly startsAt: string;
+  readonly class: ClassResponse | null;
+}
+
+export interface TodayResponse {
+  readonly coming: readonly ComingClass[];
+  /** Of the group whose class is next. */
+  readonly next: {
+    readonly coming: ComingClass;
+    readonly children: readonly ExpectedChild[];
+    readonly focus: readonly string[];
+    readonly itemCount: number;
+    readonly board: readonly BoardRow[];
+    readonly ageBand: AgeBand;
+  } | null;
+  /** Classes taught in the last two weeks in which nobody was marked. */
+  readonly withoutMarks: readonly ClassResponse[];
+}

@@ -1,0 +1,105 @@
+import type { StandingName, Mark } from '@leiter/core';
+import { IsBoolean, IsIn, IsInt, IsOptional, IsUUID, Max, Min } from 'class-validator';
+import type { RequirementResponse } from './syllabus.js';
+import { Line, TimeOfDay } from './text.js';
+
+export class AddGroupRequest {
+  @Line({ most: 60 })
+  name!: string;
+
+  @Line({ most: 60 })
+  programme!: string;
+
+  /** 1 Monday to 7 Sunday. */
+  @IsInt({ message: 'Choose a day of the week.' })
+  @Min(1)
+  @Max(7)
+  weekday!: number;
+
+  @TimeOfDay()
+  startsAt!: string;
+
+  @IsIn([30, 45, 60], { message: 'A class lasts 30, 45 or 60 minutes.' })
+  lengthMinutes!: number;
+
+  @IsOptional()
+  @IsUUID('all', { message: 'Choose who teaches the group.' })
+  instructorId!: string | null;
+}
+
+/** Only what is to be changed. */
+export class ChangeGroupRequest {
+  @IsOptional()
+  @Line({ most: 60 })
+  name?: string;
+
+  @IsOptional()
+  @IsInt({ message: 'Choose a day of the week.' })
+  @Min(1)
+  @Max(7)
+  weekday?: number;
+
+  @IsOptional()
+  @TimeOfDay()
+  startsAt?: string;
+
+  @IsOptional()
+  @IsIn([30, 45, 60], { message: 'A class lasts 30, 45 or 60 minutes.' })
+  lengthMinutes?: number;
+
+  @IsOptional()
+  @IsUUID('all', { message: 'Choose who teaches the group.' })
+  instructorId?: string | null;
+
+  @IsOptional()
+  @IsBoolean()
+  archived?: boolean;
+}
+
+export interface GroupResponse {
+  readonly id: string;
+  readonly name: string;
+  readonly programme: string;
+  readonly weekday: number;
+  readonly startsAt: string;
+  readonly lengthMinutes: number;
+  readonly instructorId: string | null;
+  readonly archived: boolean;
+  readonly childCount: number;
+}
+
+/** Children × the requirements of the grade that each works towards. */
+export interface GroupBoardResponse {
+  readonly group: GroupResponse;
+  /** Every requirement that at least one of the children works on, by grade. */
+  readonly columns: readonly {
+    readonly gradeId: string;
+    readonly gradeName: string;
+    readonly requirements: readonly RequirementResponse[];
+  }[];
+  readonly rows: readonly BoardRow[];
+}
+
+export interface BoardRow {
+  readonly childId: string;
+  readonly name: string;
+  readonly leadSide: 'left' | 'right';
+  readonly earnedGrade: string | null;
+  /** Null at the top of the ladder. */
+  readonly nextGradeId: string | null;
+  readonly nextGradeName: string | null;
+  readonly metCount: number;
+  readonly isEarned: boolean;
+  readonly lastSeenOn: string | null;
+  /** One per requirement of the next grade, in its order. */
+  readonly cells: readonly BoardCell[];
+}
+
+export interface BoardCell {
+  readonly requirementId: string;
+  readonly standing: StandingName;
+  readonly bestMark: Mark | null;
+  /** The sides that are not met yet, where sides are asked. */
+  readonly sidesOpen: readonly ('left' | 'right')[];
+  readonly unseenForDays: number | null;
+}

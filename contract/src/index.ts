@@ -1,0 +1,38 @@
+export { SignInRequest, roles, type PersonResponse, type Role, type SessionResponse, type WelcomeResponse } from './session.js';
+export { AddPersonRequest, MakeClubRequest } from './club.js';
+export { Household, QuietHours, adultPlaces, type AdultPlace } from './household.js';
+export {
+  AddChildRequest,
+  AwardGradeRequest,
+  ChangeChildRequest,
+  type ChildLadder,
+  type ChildPageResponse,
+  type ChildResponse,
+} from './child.js';
+export {
+  AddGroupRequest,
+  ChangeGroupRequest,
+  type BoardCell,
+  type BoardRow,
+  type GroupBoardResponse,
+  type GroupResponse,
+} from './group.js';
+export { type GradeResponse, type RequirementResponse, type SyllabusResponse } from './syllabus.js';
+export { PlanDocument, SavePlanRequest } from './class-plan.js';
+export {
+  AddClassRequest,
+  AttendanceRequest,
+  ChangeClassRequest,
+  ItemTimesRequest,
+  attendances,
+  type Attendance,
+  type ClassPageResponse,
+  type ClassResponse,
+  type ComingClass,
+  type ExpectedChild,
+  type PlanConflict,
+  type StoredPlan,
+  type TodayResponse,
+} from './class.js';
+export { AddObservationRequest, type ObservationResponse } from './observation.js';
+export { type FieldProblem, type Problem } from './problem.js';

@@ -1,0 +1,110 @@
+import {
+  helps,
+  marks,
+  observationSources,
+  observedSides,
+  type Help,
+  type Mark,
+  type Observation,
+  type ObservationSource,
+  type ObservedSide,
+} from '@leiter/core';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  IsUUID,
+  Matches,
+  Max,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import { DayField } from './day-field.js';
+import { Line } from './text.js';
+
+export class MeasureFields {
+  @IsOptional()
+  @IsNumber()
+  @Min(0)
+  @Max(3600)
+  seconds?: number;
+
+  @IsOptional()
+  @IsInt()
+  @Min(0)
+  @Max(1000)
+  reps?: number;
+
+  @IsOptional()
+  @IsInt()
+  @Min(0)
+  @Max(100)
+  correct?: number;
+
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  @Max(100)
+  of?: number;
+}
+
+/** One mark; the id is made by the client, so that sending it twice stores it once. */
+export class AddObservationRequest {
+  @IsUUID('all')
+  childId!: string;
+
+  @Matches(/^[a-z0-9]+(-[a-z0-9]+)*$/, { message: 'Not the name of a movement.' })
+  movement!: string;
+
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  @Max(20)
+  stage!: number | null;
+
+  @IsIn(observedSides, { message: 'Which side?' })
+  side!: ObservedSide;
+
+  @IsIn(marks, { message: 'Not yet, with help, alone or clean.' })
+  mark!: Mark;
+
+  @IsOptional()
+  @IsIn(helps)
+  help!: Help | null;
+
+  @IsObject()
+  @ValidateNested()
+  @Type(() => MeasureFields)
+  measure!: MeasureFields;
+
+  @IsArray()
+  @ArrayMaxSize(10)
+  @Matches(/^[a-z0-9]+(-[a-z0-9]+)*$/, { each: true, message: 'Not the name of a fault.' })
+  faults!: string[];
+
+  @Line({ least: 0, most: 500 })
+  note!: string;
+
+  @DayField()
+  seenOn!: string;
+
+  @IsIn(observationSources)
+  source!: ObservationSource;
+
+  @IsOptional()
+  @IsUUID('all')
+  classId!: string | null;
+
+  @IsOptional()
+  @IsUUID('all')
+  supersedes!: string | null;
+}
+
+export interface ObservationResponse extends Observation {
+  readonly recordedBy: string | null;
+}

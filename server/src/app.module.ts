@@ -1,0 +1,44 @@
+import { Module, type DynamicModule } from '@nestjs/common';
+import { APP_GUARD } from '@nestjs/core';
+import { ThrottlerModule } from '@nestjs/throttler';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { ChildrenModule } from './children/children.module.js';
+import { ClassesModule } from './classes/classes.module.js';
+import { FoundingModule } from './club/founding.module.js';
+import { dataSourceOptions } from './database/data-source.js';
+import { DemoModule } from './demo/demo.module.js';
+import { GroupsModule } from './groups/groups.module.js';
+import { HealthController } from './http/health.controller.js';
+import { LibraryModule } from './library/library.module.js';
+import { PeopleModule } from './people/people.module.js';
+import { SessionGuard } from './people/session.guard.js';
+import { PlansModule } from './plans/plans.module.js';
+import { RecordModule } from './record/record.module.js';
+import { SyllabusModule } from './syllabus/syllabus.module.js';
+import { TodayModule } from './today/today.module.js';
+
+@Module({})
+export class AppModule {
+  static on(databaseUrl: string): DynamicModule {
+    return {
+      module: AppModule,
+      imports: [
+        TypeOrmModule.forRoot({ ...dataSourceOptions(databaseUrl), retryAttempts: 3, retryDelay: 1000, logging: false }),
+        ThrottlerModule.forRoot([{ limit: 20, ttl: 60_000 }]),
+        PeopleModule,
+        FoundingModule,
+        LibraryModule,
+        SyllabusModule,
+        GroupsModule,
+        ChildrenModule,
+        ClassesModule,
+        PlansModule,
+        RecordModule,
+        TodayModule,
+        DemoModule,
+      ],
+      controllers: [HealthController],
+      providers: [{ provide: APP_GUARD, useClass: SessionGuard }],
+    };
+  }
+}

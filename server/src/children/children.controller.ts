@@ -1,0 +1,72 @@
+import { AddChildRequest, AwardGradeRequest, ChangeChildRequest, type ChildPageResponse, type ChildResponse } from '@leiter/contract';
+import type { Result } from '@leiter/core';
+import { Body, Controller, Delete, Get, HttpCode, Param, ParseUUIDPipe, Patch, Post } from '@nestjs/common';
+import { ProblemException } from '../http/problem.js';
+import { AskedBy, ForRoles, type Asker } from '../people/session.guard.js';
+import { ChildrenService, type ChildRefusal } from './children.service.js';
+
+@Controller('children')
+export class ChildrenController {
+  constructor(private readonly children: ChildrenService) {}
+
+  @Get()
+  list(@AskedBy() asker: Asker): Promise<readonly ChildResponse[]> {
+    return this.children.list(asker.clubId);
+  }
+
+  /** Everything that is stored of a child: its page, and what a family that asks for its data is given. */
+  @Get(':id')
+  page(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<ChildPageResponse> {
+    return this.children.page(asker.clubId, id);
+  }
+
+  @ForRoles('owner', 'instructor')
+  @Post()
+  async add(@AskedBy() asker: Asker, @Body() body: AddChildRequest): Promise<ChildResponse> {
+    return answer(await this.children.add(asker.clubId, body));
+  }
+
+  @ForRoles('owner', 'instructor')
+  @Patch(':id')
+  async change(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string, @Body() body: ChangeChildRequest): Promise<ChildResponse> {
+    return answer(await this.children.change(asker.clubId, id, body));
+  }
+
+  @ForRoles('owner', 'instructor')
+  @Post(':id/grades')
+  async award(
+    @AskedBy() asker: Asker,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: AwardGradeRequest,
+  ): Promise<ChildPageResponse> {
+    const awarded = await this.children.award(asker, id, body.gradeId);
+    if (awarded.ok) return awarded.value;
+    switch (awarded.error.kind) {
+      case 'not-the-next-grade':
+        throw new ProblemException(422, 'This is not the next grade of the child.');
+      case 'not-earned':
+        throw new ProblemException(422, `Not earned yet: ${String(awarded.error.missing)} still to be seen.`);
+    }
+  }
+
+  @ForRoles('owner')
+  @Delete(':id')
+  @HttpCode(204)
+  erase(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<void> {
+    return this.children.erase(asker.clubId, id);
+  }
+}
+
+function answer(result: Result<ChildResponse, ChildRefusal>): ChildResponse {
+  if (result.ok) return result.value;
+  switch (result.error.kind) {
+    case 'group-unknown':
+      throw new ProblemException(422, 'Choose a group of this club.', {
+        errors: [{ field: 'groupIds', message: 'Choose a group of this club.' }],
+      });
+    case 'born-in-the-future':
+      throw new ProblemException(422, 'This day has not come yet.', {
+        errors: [{ field: 'birthDate', message: 'This day has not come yet.' }],
+      });
+  }
+}

@@ -1,0 +1,62 @@
+import {
+  AddClassRequest,
+  AttendanceRequest,
+  ChangeClassRequest,
+  ItemTimesRequest,
+  type ClassPageResponse,
+  type ClassResponse,
+  type ComingClass,
+} from '@leiter/contract';
+import { Body, Controller, Get, HttpCode, Param, ParseUUIDPipe, Patch, Post, Put } from '@nestjs/common';
+import { AskedBy, ForRoles, type Asker } from '../people/session.guard.js';
+import { ClassesService } from './classes.service.js';
+
+@Controller()
+export class ClassesController {
+  constructor(private readonly classes: ClassesService) {}
+
+  @Get('coming-classes')
+  coming(@AskedBy() asker: Asker): Promise<readonly ComingClass[]> {
+    return this.classes.coming(asker.clubId);
+  }
+
+  @Get('groups/:id/classes')
+  list(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<readonly ClassResponse[]> {
+    return this.classes.list(asker.clubId, id);
+  }
+
+  @ForRoles('owner', 'instructor')
+  @Post('classes')
+  add(@AskedBy() asker: Asker, @Body() body: AddClassRequest): Promise<ClassResponse> {
+    return this.classes.add(asker.clubId, body);
+  }
+
+  @Get('classes/:id')
+  page(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<ClassPageResponse> {
+    return this.classes.page(asker.clubId, id);
+  }
+
+  @ForRoles('owner', 'instructor')
+  @Patch('classes/:id')
+  change(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string, @Body() body: ChangeClassRequest): Promise<ClassResponse> {
+    return this.classes.change(asker.clubId, id, body);
+  }
+
+  @Put('classes/:id/attendance/:childId')
+  @HttpCode(204)
+  setAttendance(
+    @AskedBy() asker: Asker,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Param('childId', ParseUUIDPipe) childId: string,
+    @Body() body: AttendanceRequest,
+  ): Promise<void> {
+    return this.classes.setAttendance(asker.clubId, id, childId, body.status);
+  }
+
+  @ForRoles('owner', 'instructor')
+  @Put('classes/:id/item-times')
+  @HttpCode(204)
+  storeItemTimes(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string, @Body() body: ItemTimesRequest): Promise<void> {
+    return this.classes.storeItemTimes(asker.clubId, id, body);
+  }
+}

@@ -1,0 +1,218 @@
+import type {
+  AddClassRequest,
+  Attendance,
+  ChangeClassRequest,
+  ClassPageResponse,
+  ClassResponse,
+  ComingClass,
+  ExpectedChild,
+  GroupResponse,
+  ItemTimesRequest,
+} from '@leiter/contract';
+import { addDays, ageOn, learnedPace, movementKinds, weekdayOf, type ClassPlan, type ItemRun } from '@leiter/core';
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { DataSource } from 'typeorm';
+import { ClubService } from '../club/club.service.js';
+import { rows } from '../database/rows.js';
+import { GroupsService } from '../groups/groups.service.js';
+import { notFound } from '../http/problem.js';
+import { PlansService } from '../plans/plans.service.js';
+import { observationColumns, observationOf, type ObservationRow } from '../record/observation.mapper.js';
+import { classResponse, selectClasses, type ClassRow } from './class.mapper.js';
+import { exposuresOf } from './exposure.js';
+
+const weeksRemembered = 8;
+const pacedItems = 40;
+
+interface ExpectedRow {
+  readonly id: string;
+  readonly given_name: string;
+  readonly family_initial: string;
+  readonly birth_date: string;
+  readonly lead_side: 'left' | 'right';
+  readonly status: Attendance | null;
+  readonly grade_name: string | null;
+}
+
+@Injectable()
+export class ClassesService {
+  constructor(
+    @InjectDataSource() private readonly source: DataSource,
+    private readonly clubs: ClubService,
+    private readonly groups: GroupsService,
+    private readonly plans: PlansService,
+  ) {}
+
+  /** The next class of every group: the one on the calendar that has not ended, or else the next weekly slot. */
+  async coming(clubId: string): Promise<readonly ComingClass[]> {
+    const today = await this.clubs.today(clubId);
+    const groups = (await this.groups.list(clubId)).filter((group) => !group.archived);
+    const ahead = await rows<ClassRow>(this.source, `${selectClasses} AND c.day >= $2 ORDER BY c.day`, [clubId, today]);
+    return groups
+      .map((group) => comingOf(group, ahead.map(classResponse), today))
+      .sort((a, b) => (a.day + a.startsAt < b.day + b.startsAt ? -1 : 1));
+  }
+
+  async list(clubId: string, groupId: string): Promise<readonly ClassResponse[]> {
+    await this.groups.find(clubId, groupId);
+    const found = await rows<ClassRow>(this.source, `${selectClasses} AND c.group_id = $2 ORDER BY c.day DESC`, [clubId, groupId]);
+    return found.map(classResponse);
+  }
+
+  /** Puts a class on the calendar in the group's slot; the day it has one already, that one is returned. */
+  async add(clubId: string, request: AddClassRequest): Promise<ClassResponse> {
+    const group = await this.groups.find(clubId, request.groupId);
+    await this.source.query(
+      `INSERT INTO class_session (club_id, group_id, day, starts_at, length_minutes, instructor_id)
+       VALUES ($1, $2, $3, $4, $5, $6) ON CONFLICT (group_id, day) DO NOTHING`,
+      [clubId, group.id, request.day, group.startsAt, group.lengthMinutes, group.instructorId],
+    );
+    const [row] = await rows<ClassRow>(this.source, `${selectClasses} AND c.group_id = $2 AND c.day = $3`, [clubId, group.id, request.day]);
+    if (!row) throw notFound('class');
+    return classResponse(row);
+  }
+
+  async find(clubId: string, id: string): Promise<ClassResponse> {
+    const [row] = await rows<ClassRow>(this.source, `${selectClasses} AND c.id = $2`, [clubId, id]);
+    if (!row) throw notFound('class');
+    return classResponse(row);
+  }
+
+  async page(clubId: string, id: string): Promise<ClassPageResponse> {
+    const session = await this.find(clubId, id);
+    const children = await this.expected(clubId, session);
+    const stored = await this.plans.find(clubId, id);
+    const coming = children.filter(({ attendance }) => attendance !== 'absent').map((child) => child.id);
+    const exposures = exposuresOf(coming, await this.taughtBefore(clubId, session));
+    const observations = await rows<ObservationRow>(
+      this.source,
+      `SELECT ${observationColumns} FROM observation o WHERE o.club_id = $1 AND o.class_id = $2 ORDER BY o.recorded_at`,
+      [clubId, id],
+    );
+    return {
+      class: session,
+      children,
+      stored,
+      exposures: [...exposures].map(([movement, exposure]) => ({ movement, ...exposure })),
+      paces: await this.paces(clubId, session.instructorId),
+      observations: observations.map(observationOf),
+    };
+  }
+
+  /** Those enrolled on the day, with what is known of their coming. */
+  async expected(clubId: string, session: ClassResponse): Promise<readonly ExpectedChild[]> {
+    const found = await rows<ExpectedRow>(
+      this.source,
+      `SELECT c.id, c.given_name, c.family_initial, c.birth_date, c.lead_side, a.status,
+              (SELECT g.name FROM grade_award w JOIN grade g ON g.id = w.grade_id JOIN syllabus s ON s.id = g.syllabus_id
+               JOIN programme p ON p.id = s.programme_id
+               WHERE w.child_id = c.id AND p.slug = $5 ORDER BY g.position DESC LIMIT 1) AS grade_name
+       FROM child c LEFT JOIN attendance a ON a.child_id = c.id AND a.class_id = $2
+       WHERE c.club_id = $1 AND (a.status IS NOT NULL OR (c.archived_at IS NULL AND EXISTS (
+         SELECT 1 FROM enrolment e WHERE e.child_id = c.id AND e.group_id = $3 AND e.from_day <= $4 AND (e.to_day IS NULL OR e.to_day > $4))))
+       ORDER BY c.given_name, c.family_initial`,
+      [clubId, session.id, session.groupId, session.day, session.programme],
+    );
+    return found.map((row) => ({
+      id: row.id,
+      name: `${row.given_name} ${row.family_initial}`,
+      birthDate: row.birth_date,
+      ageYears: ageOn(row.birth_date, session.day),
+      leadSide: row.lead_side,
+      gradeName: row.grade_name,
+      attendance: row.status,
+    }));
+  }
+
+  async setAttendance(clubId: string, id: string, childId: string, status: Attendance): Promise<void> {
+    const session = await this.find(clubId, id);
+    const children = await this.expected(clubId, session);
+    if (!children.some((child) => child.id === childId)) throw notFound('child in this class');
+    await this.source.query(
+      `INSERT INTO attendance (class_id, child_id, club_id, status) VALUES ($1, $2, $3, $4)
+       ON CONFLICT (class_id, child_id) DO UPDATE SET status = EXCLUDED.status`,
+      [id, childId, clubId, status],
+    );
+  }
+
+  /** Notes that teaching began or ended; the first beginning counts. */
+  async change(clubId: string, id: string, request: ChangeClassRequest): Promise<ClassResponse> {
+    await this.find(clubId, id);
+    if (request.teaching)
+      await this.source.query(
+        `UPDATE class_session SET taught_at = coalesce(taught_at, now()), ended_at = CASE WHEN $3 THEN now() ELSE NULL END
+         WHERE club_id = $1 AND id = $2`,
+        [clubId, id, request.teaching === 'ended'],
+      );
+    return this.find(clubId, id);
+  }
+
+  /** Stores how long items really took; items that are not in the plan any more are left out. */
+  async storeItemTimes(clubId: string, id: string, request: ItemTimesRequest): Promise<void> {
+    await this.find(clubId, id);
+    const stored = await this.plans.find(clubId, id);
+    const movementOf = new Map(
+      (stored?.plan ?? emptyPlan).sections.flatMap(({ items }) => items.map((item) => [item.id, item.movement] as const)),
+    );
+    // the last of two with one id counts: one statement must not touch a row twice
+    const byItem = new Map(request.times.map((time) => [time.itemId, time]));
+    const known = [...byItem.values()].filter(({ itemId }) => movementOf.has(itemId));
+    await this.source.query(
+      `INSERT INTO item_time (class_id, item_id, club_id, movement_slug, planned_seconds, real_seconds)
+       SELECT $1, t.item_id, $2, t.movement_slug, t.planned, t.real
+       FROM unnest($3::text[], $4::text[], $5::real[], $6::real[]) AS t (item_id, movement_slug, planned, real)
+       ON CONFLICT (class_id, item_id) DO UPDATE SET planned_seconds = EXCLUDED.planned_seconds, real_seconds = EXCLUDED.real_seconds`,
+      [
+        id,
+        clubId,
+        known.map(({ itemId }) => itemId),
+        known.map(({ itemId }) => movementOf.get(itemId)),
+        known.map(({ plannedSeconds }) => plannedSeconds),
+        known.map(({ realSeconds }) => realSeconds),
+      ],
+    );
+  }
+
+  private async taughtBefore(
+    clubId: string,
+    session: ClassResponse,
+  ): Promise<readonly { plan: ClassPlan; presentChildIds: readonly string[] }[]> {
+    const found = await rows<{ document: ClassPlan; present: readonly string[] | null }>(
+      this.source,
+      `SELECT l.document, (SELECT array_agg(a.child_id) FROM attendance a WHERE a.class_id = c.id AND a.status IN ('present', 'late')) AS present
+       FROM class_session c JOIN class_plan l ON l.class_id = c.id
+       WHERE c.club_id = $1 AND c.group_id = $2 AND c.taught_at IS NOT NULL AND c.day < $3 AND c.day >= $4 ORDER BY c.day DESC`,
+      [clubId, session.groupId, session.day, addDays(session.day, -7 * weeksRemembered)],
+    );
+    return found.map((row) => ({ plan: row.document, presentChildIds: row.present ?? [] }));
+  }
+
+  private async paces(clubId: string, instructorId: string | null): Promise<ClassPageResponse['paces']> {
+    const runs = await rows<ItemRun>(
+      this.source,
+      `SELECT kind, "plannedSeconds", "realSeconds" FROM (
+         SELECT m.document ->> 'kind' AS kind, i.planned_seconds AS "plannedSeconds", i.real_seconds AS "realSeconds", c.day, i.item_id,
+                row_number() OVER (PARTITION BY m.document ->> 'kind' ORDER BY c.day DESC, i.item_id) AS nth
+         FROM item_time i JOIN class_session c ON c.id = i.class_id JOIN movement m ON m.club_id = i.club_id AND m.slug = i.movement_slug
+         WHERE i.club_id = $1 AND c.instructor_id = $2) AS recent
+       WHERE nth <= $3 ORDER BY day DESC, item_id`,
+      [clubId, instructorId, pacedItems],
+    );
+    return movementKinds
+      .map((kind) => ({ kind, factor: learnedPace(runs, kind), items: runs.filter((run) => run.kind === kind).length }))
+      .filter(({ items }) => items > 0);
+  }
+}
+
+const emptyPlan: ClassPlan = { sections: [], focus: [] };
+
+function comingOf(group: GroupResponse, ahead: readonly ClassResponse[], today: string): ComingClass {
+  const own = ahead.filter((session) => session.groupId === group.id);
+  const next = own.find((session) => session.endedAt === null);
+  if (next) return { group, day: next.day, startsAt: next.startsAt, class: next };
+  const after = own.at(-1)?.day;
+  const from = after === undefined ? today : addDays(after, 1);
+  const day = addDays(from, (group.weekday - weekdayOf(from) + 7) % 7);
+  return { group, day, startsAt: group.startsAt, class: null };
+}

@@ -1,0 +1,107 @@
+import type { MakeClubRequest, WelcomeResponse } from '@leiter/contract';
+import { accepted, criterionDefaults, refused, type Result } from '@leiter/core';
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { IANAZone } from 'luxon';
+import { DataSource, type EntityManager } from 'typeorm';
+import { rows } from '../database/rows.js';
+import { shippedLibrary, shippedSyllabuses, type ShippedSyllabus } from '../library/shipped-content.js';
+import { hashPassword } from '../people/people.service.js';
+import { PersonEntity } from '../people/person.entity.js';
+import { GradeEntity } from '../syllabus/grade.entity.js';
+import { ProgrammeEntity } from '../syllabus/programme.entity.js';
+import { RequirementEntity } from '../syllabus/requirement.entity.js';
+import { SyllabusEntity } from '../syllabus/syllabus.entity.js';
+import { demoPassword, demoPeople } from '../demo/demo-people.js';
+import { ClubEntity } from './club.entity.js';
+
+/** One number for all: only one club is founded at a time. */
+const foundingLock = 4600;
+
+@Injectable()
+export class FoundingService {
+  constructor(@InjectDataSource() private readonly source: DataSource) {}
+
+  async welcome(): Promise<WelcomeResponse> {
+    const clubs = await rows<{ is_demo: boolean }>(this.source, 'SELECT is_demo FROM club', []);
+    const isDemo = clubs.some((club) => club.is_demo);
+    return {
+      needsClub: clubs.length === 0,
+      demoPeople: isDemo ? demoPeople.map(({ name, email, does }) => ({ name, email, does })) : [],
+      demoPassword: isDemo ? demoPassword : null,
+    };
+  }
+
+  /** The first visitor makes the club, with the library and the syllabuses that ship, and is its owner. */
+  async found(request: MakeClubRequest): Promise<Result<PersonEntity, { readonly kind: 'club-exists' }>> {
+    const passwordHash = await hashPassword(request.password);
+    const timeZone = IANAZone.isValidZone(request.timeZone) ? request.timeZone : 'UTC';
+    return this.source.transaction(async (manager) => {
+      await manager.query('SELECT pg_advisory_xact_lock($1)', [foundingLock]);
+      if (await manager.exists(ClubEntity)) return refused({ kind: 'club-exists' });
+      const club = await foundClub(manager, { name: request.clubName, timeZone, isDemo: false });
+      const email = request.email.toLowerCase();
+      const owner = await manager.save(
+        manager.create(PersonEntity, { clubId: club.id, name: request.ownerName, email, role: 'owner', passwordHash }),
+      );
+      return accepted(owner);
+    });
+  }
+
+  /** Brings the movements of every club up to what ships now; new ones are added. */
+  async refreshLibraries(): Promise<void> {
+    const clubs = await rows<{ id: string }>(this.source, 'SELECT id FROM club', []);
+    for (const { id } of clubs) await storeShippedLibrary(this.source.manager, id);
+  }
+}
+
+/** A club with the library and the syllabuses that ship. */
+export async function foundClub(
+  manager: EntityManager,
+  about: { readonly name: string; readonly timeZone: string; readonly isDemo: boolean },
+): Promise<ClubEntity> {
+  const club = await manager.save(manager.create(ClubEntity, about));
+  await storeShippedLibrary(manager, club.id);
+  for (const shipped of shippedSyllabuses()) await storeSyllabus(manager, club.id, shipped);
+  return club;
+}
+
+async function storeShippedLibrary(manager: EntityManager, clubId: string): Promise<void> {
+  const movements = [...shippedLibrary().values()];
+  await manager.query(
+    `INSERT INTO movement (club_id, slug, document) SELECT $1, t.slug, t.document FROM unnest($2::text[], $3::jsonb[]) AS t (slug, document)
+     ON CONFLICT (club_id, slug) DO UPDATE SET document = EXCLUDED.document WHERE movement.document <> EXCLUDED.document`,
+    [clubId, movements.map(({ slug }) => slug), movements.map((movement) => JSON.stringify(movement))],
+  );
+}
+
+async function storeSyllabus(manager: EntityManager, clubId: string, shipped: ShippedSyllabus): Promise<void> {
+  const programme = await manager.save(
+    manager.create(ProgrammeEntity, {
+      clubId,
+      slug: shipped.programme,
+      name: shipped.name,
+      stretchingSchool: shipped.stretchingSchool,
+      startsAs: shipped.startsAs,
+    }),
+  );
+  const syllabus = await manager.save(manager.create(SyllabusEntity, { clubId, programmeId: programme.id, version: 1 }));
+  const grades = await manager.save(
+    shipped.grades.map(({ requirements: _asked, ...grade }, position) =>
+      manager.create(GradeEntity, { clubId, syllabusId: syllabus.id, position, ...grade }),
+    ),
+  );
+  const requirements = shipped.grades.flatMap((grade, index) =>
+    grade.requirements.map(({ movement, stage, criterion }, position) =>
+      manager.create(RequirementEntity, {
+        clubId,
+        gradeId: grades[index]?.id ?? '',
+        position,
+        movementSlug: movement,
+        stage: stage ?? null,
+        criterion: { leastMark: 'alone', sides: 'none', faults: [], ...criterionDefaults, ...criterion },
+      }),
+    ),
+  );
+  await manager.save(requirements);
+}

@@ -1,0 +1,53 @@
+import pg from 'pg';
+import type { DataSourceOptions } from 'typeorm';
+import { AttendanceEntity } from '../classes/attendance.entity.js';
+import { ClassSessionEntity } from '../classes/class-session.entity.js';
+import { ItemTimeEntity } from '../classes/item-time.entity.js';
+import { ChildEntity } from '../children/child.entity.js';
+import { EnrolmentEntity } from '../children/enrolment.entity.js';
+import { GradeAwardEntity } from '../children/grade-award.entity.js';
+import { ClubEntity } from '../club/club.entity.js';
+import { GroupEntity } from '../groups/group.entity.js';
+import { MovementEntity } from '../library/movement.entity.js';
+import { PersonEntity } from '../people/person.entity.js';
+import { ClassPlanEntity } from '../plans/class-plan.entity.js';
+import { ObservationEntity } from '../record/observation.entity.js';
+import { GradeEntity } from '../syllabus/grade.entity.js';
+import { ProgrammeEntity } from '../syllabus/programme.entity.js';
+import { RequirementEntity } from '../syllabus/requirement.entity.js';
+import { SyllabusEntity } from '../syllabus/syllabus.entity.js';
+import { FirstSlice1764000000000 } from './migrations/1764000000000-first-slice.js';
+
+// a day is a day: the driver would make it a moment in the machine's zone
+pg.types.setTypeParser(pg.types.builtins.DATE, (day) => day);
+
+/** How to reach the database; the schema changes by migration only. */
+export function dataSourceOptions(url: string): DataSourceOptions {
+  return {
+    type: 'postgres',
+    url,
+    entities: [
+      AttendanceEntity,
+      ChildEntity,
+      ClassPlanEntity,
+      ClassSessionEntity,
+      ClubEntity,
+      EnrolmentEntity,
+      GradeAwardEntity,
+      GradeEntity,
+      GroupEntity,
+      ItemTimeEntity,
+      MovementEntity,
+      ObservationEntity,
+      PersonEntity,
+      ProgrammeEntity,
+      RequirementEntity,
+      SyllabusEntity,
+    ],
+    migrations: [FirstSlice1764000000000],
+    migrationsRun: true,
+    synchronize: false,
+    installExtensions: false,
+    extra: { max: 10, connectionTimeoutMillis: 3000, options: '-c statement_timeout=15000' },
+  };
+}

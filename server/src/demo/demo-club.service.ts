@@ -1,0 +1,340 @@
+import {
+  addDays,
+  ageBandOf,
+  applyEdit,
+  defaultTimingSettings,
+  evaluatePlan,
+  gradeAbove,
+  itemOf,
+  placedItems,
+  planFromTemplate,
+  templatesFor,
+  weekdayOf,
+  type ClassPlan,
+  type Day,
+  type Library,
+} from '@leiter/core';
+import type { GroupResponse, SyllabusResponse } from '@leiter/contract';
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { DataSource, type EntityManager } from 'typeorm';
+import { ChildEntity } from '../children/child.entity.js';
+import { EnrolmentEntity } from '../children/enrolment.entity.js';
+import { GradeAwardEntity } from '../children/grade-award.entity.js';
+import { ClassSessionEntity } from '../classes/class-session.entity.js';
+import { foundClub } from '../club/founding.service.js';
+import { todayInZone } from '../club/club.service.js';
+import { GroupEntity } from '../groups/group.entity.js';
+import { shippedLibrary, shippedTemplates } from '../library/shipped-content.js';
+import { hashPassword } from '../people/people.service.js';
+import { PersonEntity } from '../people/person.entity.js';
+import { ProgrammeEntity } from '../syllabus/programme.entity.js';
+import { SyllabusService, coreSyllabus } from '../syllabus/syllabus.service.js';
+import { Chance } from './chance.js';
+import { demoLists, type DemoChild } from './demo-lists.js';
+import { demoMarks, type AttendedClass, type DemoMark } from './demo-marks.js';
+import { demoPassword, demoPeople } from './demo-people.js';
+
+const seed = 20_417;
+const weeksTaught = 10;
+const weeksToCome = 4;
+const timeZone = 'Europe/London';
+
+interface DemoGroup extends Pick<GroupResponse, 'id' | 'name' | 'programme' | 'lengthMinutes'> {
+  readonly instructorId: string | null;
+  readonly entity: GroupEntity;
+}
+
+interface PlacedChild {
+  readonly written: DemoChild;
+  readonly entity: ChildEntity;
+}
+
+/** Fills an empty database with the demo club: the same each time, with days relative to today. */
+@Injectable()
+export class DemoClubService {
+  constructor(
+    @InjectDataSource() private readonly source: DataSource,
+    private readonly syllabuses: SyllabusService,
+  ) {}
+
+  /** @returns false when there is a club already: nothing is touched then. */
+  async load(): Promise<boolean> {
+    if ((await this.source.query<unknown[]>('SELECT 1 FROM club LIMIT 1')).length > 0) return false;
+    const clubId = await this.source.transaction(async (manager) => {
+      const club = await foundClub(manager, { name: demoLists().club, timeZone, isDemo: true });
+      await storePeople(manager, club.id);
+      return club.id;
+    });
+    const ladders = await this.syllabuses.list(clubId);
+    await this.source.transaction(async (manager) => {
+      await new DemoTerm(manager, clubId, todayInZone(timeZone), ladders).store();
+    });
+    return true;
+  }
+}
+
+async function storePeople(manager: EntityManager, clubId: string): Promise<void> {
+  const passwordHash = await hashPassword(demoPassword);
+  await manager.save(demoPeople.map(({ name, email, role }) => manager.create(PersonEntity, { clubId, name, email, role, passwordHash })));
+}
+
+/** One term of the demo club: ten weeks taught, four to come. */
+class DemoTerm {
+  private readonly chance = new Chance(seed);
+  private readonly library: Library = shippedLibrary();
+  private readonly lists = demoLists();
+
+  constructor(
+    private readonly manager: EntityManager,
+    private readonly clubId: string,
+    private readonly today: Day,
+    private readonly ladders: readonly SyllabusResponse[],
+  ) {}
+
+  async store(): Promise<void> {
+    const groups = await this.storeGroups();
+    const children = await this.storeChildren(groups);
+    for (const group of groups) {
+      const own = children.filter(({ written }) => written.group === group.name);
+      const sessions = await this.storeSessions(group);
+      const attended = new Map<string, AttendedClass[]>(own.map(({ entity }) => [entity.id, []]));
+      for (const [week, session] of sessions.slice(0, weeksTaught).entries()) await this.teach(group, session, week, own, attended);
+      await this.storeMarks(group, own, attended);
+    }
+  }
+
+  private async storeGroups(): Promise<readonly DemoGroup[]> {
+    const programmes = await this.manager.findBy(ProgrammeEntity, { clubId: this.clubId });
+    const people = await this.manager.findBy(PersonEntity, { clubId: this.clubId });
+    const groups: DemoGroup[] = [];
+    for (const { name, programme, weekday, startsAt, lengthMinutes } of this.lists.groups) {
+      const email = demoPeople.find((person) => person.programme === programme)?.email;
+      const instructorId = people.find((person) => person.email === email)?.id ?? null;
+      const programmeId = programmes.find(({ slug }) => slug === programme)?.id ?? '';
+      const slot = { name, weekday, startsAt, lengthMinutes, instructorId };
+      const entity = await this.manager.save(this.manager.create(GroupEntity, { clubId: this.clubId, programmeId, ...slot, archivedAt: null }));
+      groups.push({ id: entity.id, name, programme, lengthMinutes, instructorId, entity });
+    }
+    return groups;
+  }
+
+  private async storeChildren(groups: readonly DemoGroup[]): Promise<readonly PlacedChild[]> {
+    const placed: PlacedChild[] = [];
+    for (const written of this.lists.children) {
+      const { about: _about, ...household } = this.lists.homes[written.home] ?? { about: '' };
+      const entity = await this.manager.save(
+        this.manager.create(ChildEntity, {
+          clubId: this.clubId,
+          givenName: written.givenName,
+          familyInitial: written.familyInitial,
+          birthDate: addDays(this.today, -Math.round(written.ageYears * 365.25)),
+          leadSide: written.leadSide,
+          household: household as ChildEntity['household'], // our own file, checked in a test
+          archivedAt: null,
+        }),
+      );
+      placed.push({ written, entity });
+      await this.enrol(written, entity, groups);
+      await this.awardEarlier(written, entity, groups);
+    }
+    return placed;
+  }
+
+  private async enrol(written: DemoChild, child: ChildEntity, groups: readonly DemoGroup[]): Promise<void> {
+    const enrolment = (groupName: string, fromDay: Day, toDay: Day | null): EnrolmentEntity =>
+      this.manager.create(EnrolmentEntity, {
+        clubId: this.clubId,
+        childId: child.id,
+        groupId: groups.find(({ name }) => name === groupName)?.id ?? '',
+        fromDay,
+        toDay,
+      });
+    const longAgo = addDays(this.today, -7 * 60);
+    const joined = written.joinsInWeek === undefined ? longAgo : this.weekStart(written.joinsInWeek);
+    const stopped = written.stopsAfterWeek === undefined ? null : this.weekStart(written.stopsAfterWeek + 1);
+    if (written.movedFrom) await this.manager.save(enrolment(written.movedFrom, longAgo, joined));
+    await this.manager.save(enrolment(written.group, joined, stopped));
+  }
+
+  /** The Monday of a week of the term, 1 for the first of the ten taught. */
+  private weekStart(week: number): Day {
+    const monday = addDays(this.today, 1 - weekdayOf(this.today));
+    return addDays(monday, -7 * (weeksTaught + 1 - week));
+  }
+
+  private async awardEarlier(written: DemoChild, child: ChildEntity, groups: readonly DemoGroup[]): Promise<void> {
+    const programme = groups.find(({ name }) => name === written.group)?.programme;
+    const grades = this.ladders.find((ladder) => ladder.programme === programme)?.grades ?? [];
+    const last = grades.findIndex(({ slug }) => slug === written.grade);
+    const awards = grades.slice(0, last + 1).map((grade, index) =>
+      this.manager.create(GradeAwardEntity, {
+        clubId: this.clubId,
+        childId: child.id,
+        gradeId: grade.id,
+        awardedOn: addDays(this.today, -7 * (13 + (last - index) * 15)),
+        awardedBy: null,
+      }),
+    );
+    await this.manager.save(awards);
+  }
+
+  /** Ten classes behind today and four to come; the first to come is the next slot of the group. */
+  private storeSessions(group: DemoGroup): Promise<readonly ClassSessionEntity[]> {
+    const { weekday, startsAt, lengthMinutes } = group.entity;
+    const next = addDays(this.today, (weekday - weekdayOf(this.today) + 7) % 7);
+    const days = Array.from({ length: weeksTaught + weeksToCome }, (_, index) => addDays(next, 7 * (index - weeksTaught)));
+    return this.manager.save(
+      days.map((day, index) => {
+        const taughtAt = index < weeksTaught ? new Date(`${day}T${startsAt}:20Z`) : null;
+        return this.manager.create(ClassSessionEntity, {
+          clubId: this.clubId,
+          groupId: group.id,
+          day,
+          startsAt,
+          lengthMinutes,
+          instructorId: group.instructorId,
+          taughtAt,
+          endedAt: taughtAt && new Date(taughtAt.getTime() + (lengthMinutes * 60 + this.chance.between(-60, 150)) * 1000),
+        });
+      }),
+    );
+  }
+
+  private async teach(
+    group: DemoGroup,
+    session: ClassSessionEntity,
+    week: number,
+    children: readonly PlacedChild[],
+    attended: ReadonlyMap<string, AttendedClass[]>,
+  ): Promise<void> {
+    const enrolled = children.filter(
+      ({ written }) =>
+        (written.joinsInWeek ?? 1) <= week + 1 && (written.stopsAfterWeek === undefined || week + 1 <= written.stopsAfterWeek),
+    );
+    const focus = this.focusOf(group, children, week);
+    await this.storePlan(group, session, focus, enrolled);
+    for (const { written, entity } of enrolled) {
+      const isSure = week >= weeksTaught - 2 && (written.course === 'ready' || written.course === 'one-side');
+      const roll = this.chance.next();
+      const status = isSure || roll < 0.82 ? 'present' : roll < 0.88 ? 'late' : roll < 0.91 ? 'watched' : 'absent';
+      await this.manager.query('INSERT INTO attendance (class_id, child_id, club_id, status) VALUES ($1, $2, $3, $4)', [
+        session.id,
+        entity.id,
+        this.clubId,
+        status,
+      ]);
+      if (status === 'present' || status === 'late') attended.get(entity.id)?.push({ classId: session.id, day: session.day, week, focus });
+    }
+  }
+
+  /** Two movements a week, going round what the children of the group work on. */
+  private focusOf(group: DemoGroup, children: readonly PlacedChild[], week: number): readonly string[] {
+    const ladder = this.ladders.find(({ programme }) => programme === group.programme);
+    if (!ladder) return [];
+    const asked = new Set(
+      children.flatMap(({ written }) => this.nextGrade(ladder, written)?.requirements.map(({ movement }) => movement) ?? []),
+    );
+    const skills = [...asked].filter((slug) => this.library.get(slug)?.kind === 'skill');
+    return [...new Set([0, 1].map((nth) => skills[(week * 2 + nth) % skills.length] ?? ''))].filter((slug) => slug !== '');
+  }
+
+  private nextGrade(ladder: SyllabusResponse, written: DemoChild): ReturnType<typeof gradeAbove> {
+    const earned = ladder.grades.find(({ slug }) => slug === written.grade)?.id ?? null;
+    return gradeAbove(coreSyllabus(ladder), earned);
+  }
+
+  private async storePlan(
+    group: DemoGroup,
+    session: ClassSessionEntity,
+    focus: readonly string[],
+    enrolled: readonly PlacedChild[],
+  ): Promise<void> {
+    const agesYears = enrolled.map(({ written }) => Math.floor(written.ageYears));
+    const ageBand = ageBandOf(agesYears.reduce((sum, age) => sum + age, 0) / Math.max(1, agesYears.length));
+    const [template] = templatesFor(shippedTemplates(), { ...group, ageBand });
+    if (!template) return;
+    const started = planFromTemplate(template, this.library, () => this.chance.uuid());
+    if (!started.ok) return;
+    const plan = this.withFocus(started.value, focus, ageBand);
+    await this.manager.query(
+      'INSERT INTO class_plan (class_id, club_id, version, document, saved_by, saved_at) VALUES ($1, $2, 1, $3, $4, $5)',
+      [session.id, this.clubId, JSON.stringify(plan), group.instructorId, session.taughtAt],
+    );
+    const { timeline } = evaluatePlan(plan, this.library, {
+      settings: defaultTimingSettings,
+      exposures: new Map(),
+      paces: new Map(),
+      agesYears,
+      programme: group.programme,
+      slotMinutes: group.lengthMinutes,
+    });
+    for (const { item, movement, seconds } of timeline.items)
+      await this.manager.query(
+        'INSERT INTO item_time (class_id, item_id, club_id, movement_slug, planned_seconds, real_seconds) VALUES ($1, $2, $3, $4, $5, $6)',
+        [session.id, item.id, this.clubId, movement.slug, seconds, seconds * this.realShare(movement.kind)],
+      );
+  }
+
+  /** Skills take longer than planned, rituals about as long. */
+  private realShare(kind: string): number {
+    const usual = kind === 'skill' || kind === 'combination' ? 1.1 : kind === 'talk' ? 1.05 : 0.98;
+    return usual * this.chance.between(0.88, 1.12);
+  }
+
+  private withFocus(plan: ClassPlan, focus: readonly string[], ageBand: ReturnType<typeof ageBandOf>): ClassPlan {
+    const skill = plan.sections.find((section) => section.kind === 'skill');
+    let current: ClassPlan = { ...plan, focus };
+    for (const slug of focus) {
+      const movement = this.library.get(slug);
+      if (!movement || !skill || placedItems(current).some(({ item }) => item.movement === slug)) continue;
+      const edit = { kind: 'insert', item: itemOf(movement, ageBand), place: { at: 'end-of', section: skill.id } } as const;
+      const next = applyEdit(current, edit, () => this.chance.uuid());
+      if (next.ok) current = next.value;
+    }
+    return current;
+  }
+
+  private async storeMarks(
+    group: DemoGroup,
+    children: readonly PlacedChild[],
+    attended: ReadonlyMap<string, readonly AttendedClass[]>,
+  ): Promise<void> {
+    const ladder = this.ladders.find(({ programme }) => programme === group.programme);
+    if (!ladder) return;
+    const marks = children.flatMap(({ written, entity }) => {
+      const next = this.nextGrade(ladder, written);
+      const { leadSide, course } = written;
+      return next
+        ? demoMarks({ childId: entity.id, leadSide, course, next }, attended.get(entity.id) ?? [], this.library, this.chance)
+        : [];
+    });
+    for (const [nth, mark] of marks.entries()) await this.storeMark(mark, nth, group.instructorId);
+  }
+
+  private async storeMark(mark: DemoMark, nth: number, recordedBy: string | null): Promise<void> {
+    const recordedAt = new Date(Date.parse(`${mark.seenOn}T18:00:00Z`) + nth * 1000);
+    await this.manager.query(
+      `INSERT INTO observation (id, club_id, child_id, movement_slug, stage, side, mark, help, measure, faults, note, seen_on, recorded_at, recorded_by, source, class_id)
+       VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16)`,
+      [
+        mark.id,
+        this.clubId,
+        mark.childId,
+        mark.movement,
+        mark.stage,
+        mark.side,
+        mark.mark,
+        mark.help,
+        JSON.stringify(mark.measure),
+        mark.faults,
+        mark.note,
+        mark.seenOn,
+        recordedAt,
+        recordedBy,
+        mark.source,
+        mark.classId,
+      ],
+    );
+  }
+}

@@ -1,0 +1,13 @@
+import { Module } from '@nestjs/common';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { LibraryController } from './library.controller.js';
+import { LibraryService } from './library.service.js';
+import { MovementEntity } from './movement.entity.js';
+
+@Module({
+  imports: [TypeOrmModule.forFeature([MovementEntity])],
+  controllers: [LibraryController],
+  providers: [LibraryService],
+  exports: [LibraryService],
+})
+export class LibraryModule {}

@@ -1,0 +1,38 @@
+import { libraryOf, type Library, type Movement } from '@leiter/core';
+import { Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import { Repository } from 'typeorm';
+import { notFound } from '../http/problem.js';
+import { MovementEntity } from './movement.entity.js';
+
+@Injectable()
+export class LibraryService {
+  constructor(@InjectRepository(MovementEntity) private readonly movements: Repository<MovementEntity>) {}
+
+  async list(clubId: string): Promise<readonly Movement[]> {
+    const rows = await this.movements.find({ where: { clubId }, order: { slug: 'ASC' } });
+    return rows.map((row) => row.document);
+  }
+
+  async library(clubId: string): Promise<Library> {
+    return libraryOf(await this.list(clubId));
+  }
+
+  async find(clubId: string, slug: string): Promise<Movement> {
+    const row = await this.movements.findOneBy({ clubId, slug });
+    if (!row) throw notFound('movement');
+    return row.document;
+  }
+
+  /** @returns those of the slugs that this club's library does not have. */
+  async missing(clubId: string, slugs: readonly string[]): Promise<readonly string[]> {
+    const wanted = [...new Set(slugs)];
+    if (wanted.length === 0) return [];
+    const rows: readonly { slug: string }[] = await this.movements.query(
+      'SELECT slug FROM movement WHERE club_id = $1 AND slug = ANY($2)',
+      [clubId, wanted],
+    );
+    const known = new Set(rows.map((row) => row.slug));
+    return wanted.filter((slug) => !known.has(slug));
+  }
+}

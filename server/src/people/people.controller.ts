@@ -1,0 +1,28 @@
+import { AddPersonRequest, type PersonResponse } from '@leiter/contract';
+import { Body, Controller, Get, Post } from '@nestjs/common';
+import { ProblemException } from '../http/problem.js';
+import { PeopleService } from './people.service.js';
+import { AskedBy, ForRoles, type Asker } from './session.guard.js';
+
+@Controller('people')
+export class PeopleController {
+  constructor(private readonly people: PeopleService) {}
+
+  @Get()
+  list(@AskedBy() asker: Asker): Promise<readonly PersonResponse[]> {
+    return this.people.list(asker.clubId);
+  }
+
+  @ForRoles('owner')
+  @Post()
+  async add(@AskedBy() asker: Asker, @Body() body: AddPersonRequest): Promise<PersonResponse> {
+    const added = await this.people.add(asker.clubId, body);
+    if (added.ok) return added.value;
+    switch (added.error.kind) {
+      case 'email-taken':
+        throw new ProblemException(422, 'Somebody signs in with this address already.', {
+          errors: [{ field: 'email', message: 'Somebody signs in with this address already.' }],
+        });
+    }
+  }
+}

@@ -1,0 +1,23 @@
+import type { Role } from '@leiter/contract';
+import { Column, Entity, PrimaryGeneratedColumn } from 'typeorm';
+
+@Entity('person')
+export class PersonEntity {
+  @PrimaryGeneratedColumn('uuid')
+  id!: string;
+
+  @Column('uuid', { name: 'club_id' })
+  clubId!: string;
+
+  @Column('text')
+  name!: string;
+
+  @Column('text')
+  email!: string;
+
+  @Column('text')
+  role!: Role;
+
+  @Column('text', { name: 'password_hash' })
+  passwordHash!: string;
+}

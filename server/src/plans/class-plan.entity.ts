@@ -1,0 +1,23 @@
+import type { ClassPlan } from '@leiter/core';
+import { Column, Entity, PrimaryColumn } from 'typeorm';
+
+@Entity('class_plan')
+export class ClassPlanEntity {
+  @PrimaryColumn('uuid', { name: 'class_id' })
+  classId!: string;
+
+  @Column('uuid', { name: 'club_id' })
+  clubId!: string;
+
+  @Column('integer')
+  version!: number;
+
+  @Column('jsonb')
+  document!: ClassPlan;
+
+  @Column('timestamptz', { name: 'saved_at' })
+  savedAt!: Date;
+
+  @Column('uuid', { name: 'saved_by', nullable: true })
+  savedBy!: string | null;
+}

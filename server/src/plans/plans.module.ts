@@ -1,0 +1,7 @@
+import { Module } from '@nestjs/common';
+import { LibraryModule } from '../library/library.module.js';
+import { PlansController } from './plans.controller.js';
+import { PlansService } from './plans.service.js';
+
+@Module({ imports: [LibraryModule], controllers: [PlansController], providers: [PlansService], exports: [PlansService] })
+export class PlansModule {}

@@ -1,0 +1,166 @@
+import { currentObservations, gradeAbove, isMet, verdictOn, type Observation, type Verdict } from '@leiter/core';
+import type { BoardRow, GroupBoardResponse, SyllabusResponse } from '@leiter/contract';
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { DataSource } from 'typeorm';
+import { ClubService } from '../club/club.service.js';
+import { rows } from '../database/rows.js';
+import { GroupsService } from '../groups/groups.service.js';
+import { SyllabusService, coreSyllabus } from '../syllabus/syllabus.service.js';
+import { observationColumns, observationOf, type ObservationRow } from './observation.mapper.js';
+
+interface ChildRow {
+  readonly id: string;
+  readonly given_name: string;
+  readonly family_initial: string;
+  readonly birth_date: string;
+  readonly lead_side: 'left' | 'right';
+  readonly last_seen: string | null;
+}
+
+/** Where a child is on the ladder of one programme. */
+export interface Rung {
+  readonly earned: readonly { readonly gradeId: string; readonly awardedOn: string }[];
+  readonly inGradeSince: string;
+  readonly classesSince: number;
+}
+
+@Injectable()
+export class LadderService {
+  constructor(
+    @InjectDataSource() private readonly source: DataSource,
+    private readonly clubs: ClubService,
+    private readonly groups: GroupsService,
+    private readonly syllabuses: SyllabusService,
+  ) {}
+
+  /** Children of a group × what each works on; a fixed number of queries, whatever the number of marks. */
+  async board(clubId: string, groupId: string): Promise<GroupBoardResponse> {
+    const group = await this.groups.find(clubId, groupId);
+    const [today, syllabus, children] = await Promise.all([
+      this.clubs.today(clubId),
+      this.syllabuses.ladderOf(clubId, group.programme),
+      this.childrenOf(clubId, groupId),
+    ]);
+    if (!syllabus) return { group, columns: [], rows: [] };
+    const ids = children.map(({ id }) => id);
+    const rungs = await this.rungs(clubId, ids, group.programme, today);
+    const wanted = [
+      ...new Set(children.flatMap(({ id }) => nextGradeOf(syllabus, rungs.get(id))?.requirements.map((one) => one.movement) ?? [])),
+    ];
+    const observations = await this.observationsOf(clubId, ids, wanted);
+    const byChild = new Map<string, Observation[]>(ids.map((id) => [id, []]));
+    for (const one of observations) byChild.get(one.childId)?.push(one);
+    const boardRows = children.map((child) => boardRow(child, syllabus, rungs.get(child.id), byChild.get(child.id) ?? [], today));
+    const inUse = new Set(boardRows.map(({ nextGradeId }) => nextGradeId));
+    const columns = syllabus.grades
+      .filter((grade) => inUse.has(grade.id))
+      .map((grade) => ({ gradeId: grade.id, gradeName: grade.name, requirements: grade.requirements }));
+    return { group, columns, rows: boardRows };
+  }
+
+  /** Where each child is on the ladder of a programme; three queries. */
+  async rungs(clubId: string, childIds: readonly string[], programme: string, today: string): Promise<ReadonlyMap<string, Rung>> {
+    const parameters = [clubId, childIds, programme];
+    const [awards, joined, attended] = await Promise.all([
+      rows<{ child_id: string; grade_id: string; awarded_on: string }>(
+        this.source,
+        `SELECT a.child_id, a.grade_id, a.awarded_on FROM grade_award a
+         JOIN grade g ON g.id = a.grade_id JOIN syllabus s ON s.id = g.syllabus_id JOIN programme p ON p.id = s.programme_id
+         WHERE a.club_id = $1 AND a.child_id = ANY($2) AND p.slug = $3 ORDER BY g.position`,
+        parameters,
+      ),
+      rows<{ child_id: string; since: string }>(
+        this.source,
+        `SELECT e.child_id, min(e.from_day) AS since FROM enrolment e
+         JOIN teaching_group t ON t.id = e.group_id JOIN programme p ON p.id = t.programme_id
+         WHERE e.club_id = $1 AND e.child_id = ANY($2) AND p.slug = $3 GROUP BY e.child_id`,
+        parameters,
+      ),
+      rows<{ child_id: string; day: string }>(
+        this.source,
+        `SELECT a.child_id, c.day FROM attendance a JOIN class_session c ON c.id = a.class_id
+         JOIN teaching_group t ON t.id = c.group_id JOIN programme p ON p.id = t.programme_id
+         WHERE a.club_id = $1 AND a.child_id = ANY($2) AND p.slug = $3 AND a.status IN ('present', 'late') AND c.taught_at IS NOT NULL`,
+        parameters,
+      ),
+    ]);
+    return new Map(
+      childIds.map((id) => {
+        const earned = awards.filter((one) => one.child_id === id).map((one) => ({ gradeId: one.grade_id, awardedOn: one.awarded_on }));
+        const inGradeSince = earned.at(-1)?.awardedOn ?? joined.find((one) => one.child_id === id)?.since ?? today;
+        const classesSince = attended.filter((one) => one.child_id === id && one.day >= inGradeSince).length;
+        return [id, { earned, inGradeSince, classesSince }];
+      }),
+    );
+  }
+
+  async observationsOf(clubId: string, childIds: readonly string[], movements: readonly string[]): Promise<readonly Observation[]> {
+    const found = await rows<ObservationRow>(
+      this.source,
+      `SELECT ${observationColumns} FROM observation o WHERE o.club_id = $1 AND o.child_id = ANY($2) AND o.movement_slug = ANY($3)`,
+      [clubId, childIds, movements],
+    );
+    return found.map(observationOf);
+  }
+
+  private childrenOf(clubId: string, groupId: string): Promise<readonly ChildRow[]> {
+    return rows<ChildRow>(
+      this.source,
+      `SELECT c.id, c.given_name, c.family_initial, c.birth_date, c.lead_side,
+              (SELECT max(o.seen_on) FROM observation o WHERE o.child_id = c.id) AS last_seen
+       FROM child c JOIN enrolment e ON e.child_id = c.id
+       WHERE c.club_id = $1 AND e.group_id = $2 AND e.to_day IS NULL AND c.archived_at IS NULL
+       ORDER BY c.given_name, c.family_initial`,
+      [clubId, groupId],
+    );
+  }
+}
+
+function nextGradeOf(syllabus: SyllabusResponse, rung: Rung | undefined): ReturnType<typeof gradeAbove> {
+  return gradeAbove(coreSyllabus(syllabus), rung?.earned.at(-1)?.gradeId ?? null);
+}
+
+function boardRow(
+  child: ChildRow,
+  syllabus: SyllabusResponse,
+  rung: Rung | undefined,
+  observations: readonly Observation[],
+  today: string,
+): BoardRow {
+  const next = nextGradeOf(syllabus, rung);
+  const earnedId = rung?.earned.at(-1)?.gradeId;
+  const verdict: Verdict | null = next
+    ? verdictOn(
+        next,
+        currentObservations(observations),
+        {
+          birthDate: child.birth_date,
+          leadSide: child.lead_side,
+          inGradeSince: rung?.inGradeSince ?? today,
+          classesSince: rung?.classesSince ?? 0,
+        },
+        today,
+      )
+    : null;
+  return {
+    childId: child.id,
+    name: `${child.given_name} ${child.family_initial}`,
+    leadSide: child.lead_side,
+    earnedGrade: syllabus.grades.find((grade) => grade.id === earnedId)?.name ?? null,
+    nextGradeId: next?.id ?? null,
+    nextGradeName: next?.name ?? null,
+    metCount: verdict?.metCount ?? 0,
+    isEarned: verdict?.earned ?? false,
+    lastSeenOn: child.last_seen,
+    cells: (verdict?.standings ?? []).map((standing) => ({
+      requirementId: standing.requirement.id,
+      standing: standing.name,
+      bestMark: standing.sides.map(({ bestMark }) => bestMark).find((mark) => mark !== null) ?? null,
+      sidesOpen: isMet(standing)
+        ? []
+        : standing.sides.flatMap(({ side, name }) => (side && name !== 'met' && name !== 'fading' ? [side] : [])),
+      unseenForDays: standing.unseenForDays,
+    })),
+  };
+}

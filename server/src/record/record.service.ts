@@ -1,0 +1,124 @@
+import { isDeepStrictEqual } from 'node:util';
+import type { AddObservationRequest, ObservationResponse } from '@leiter/contract';
+import { accepted, refused, type Result } from '@leiter/core';
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { DataSource, type EntityManager } from 'typeorm';
+import { ClubService } from '../club/club.service.js';
+import { rows } from '../database/rows.js';
+import { notFound } from '../http/problem.js';
+import { LibraryService } from '../library/library.service.js';
+import type { Asker } from '../people/session.guard.js';
+import { observationColumns, observationOf, type ObservationRow } from './observation.mapper.js';
+
+export type ObservationRefusal =
+  | { readonly kind: 'id-used' }
+  | { readonly kind: 'superseded-already' }
+  | { readonly kind: 'superseded-unknown' }
+  | { readonly kind: 'stage-unknown'; readonly stages: number }
+  | { readonly kind: 'fault-unknown'; readonly fault: string }
+  | { readonly kind: 'in-the-future' };
+
+@Injectable()
+export class RecordService {
+  constructor(
+    @InjectDataSource() private readonly source: DataSource,
+    private readonly clubs: ClubService,
+    private readonly library: LibraryService,
+  ) {}
+
+  /** Stores a mark once: the same id with the same content again is the same mark; with other content it is refused. */
+  async add(asker: Asker, id: string, request: AddObservationRequest): Promise<Result<ObservationResponse, ObservationRefusal>> {
+    const { clubId } = asker;
+    const refusal = await this.refusalOf(clubId, request);
+    if (refusal) return refused(refusal);
+    return this.source.transaction(async (manager) => {
+      const supersededRefusal = await this.supersedes(manager, clubId, id, request);
+      if (supersededRefusal) return refused(supersededRefusal);
+      await manager.query(
+        `INSERT INTO observation (id, club_id, child_id, movement_slug, stage, side, mark, help, measure, faults, note, seen_on, recorded_by, source, class_id, supersedes)
+         VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16) ON CONFLICT (id) DO NOTHING`,
+        [
+          id,
+          clubId,
+          request.childId,
+          request.movement,
+          request.stage ?? null,
+          request.side,
+          request.mark,
+          request.help ?? null,
+          JSON.stringify(request.measure),
+          request.faults,
+          request.note,
+          request.seenOn,
+          asker.id,
+          request.source,
+          request.classId ?? null,
+          request.supersedes ?? null,
+        ],
+      );
+      const stored = await this.find(manager, clubId, id);
+      return stored && sameMark(stored, request) ? accepted(stored) : refused({ kind: 'id-used' });
+    });
+  }
+
+  private async refusalOf(clubId: string, request: AddObservationRequest): Promise<ObservationRefusal | null> {
+    const movement = await this.library.find(clubId, request.movement);
+    const [child] = await rows(this.source, 'SELECT id FROM child WHERE club_id = $1 AND id = $2', [clubId, request.childId]);
+    if (!child) throw notFound('child');
+    if (request.classId) {
+      const [session] = await rows(this.source, 'SELECT id FROM class_session WHERE club_id = $1 AND id = $2', [clubId, request.classId]);
+      if (!session) throw notFound('class');
+    }
+    if (request.stage && request.stage > movement.stages.length) return { kind: 'stage-unknown', stages: movement.stages.length };
+    const unknown = request.faults.find((fault) => !movement.faults.some(({ slug }) => slug === fault));
+    if (unknown !== undefined) return { kind: 'fault-unknown', fault: unknown };
+    return request.seenOn > (await this.clubs.today(clubId)) ? { kind: 'in-the-future' } : null;
+  }
+
+  /** A correction names a mark of the same child that nothing else corrects yet. */
+  private async supersedes(
+    manager: EntityManager,
+    clubId: string,
+    id: string,
+    request: AddObservationRequest,
+  ): Promise<ObservationRefusal | null> {
+    if (!request.supersedes) return null;
+    const found = await rows<{ id: string; successor: string | null }>(
+      manager,
+      `SELECT o.id, s.id AS successor FROM observation o LEFT JOIN observation s ON s.supersedes = o.id
+       WHERE o.club_id = $1 AND o.child_id = $2 AND o.id = $3 FOR UPDATE OF o`,
+      [clubId, request.childId, request.supersedes],
+    );
+    if (!found[0]) return { kind: 'superseded-unknown' };
+    const successor = found[0].successor;
+    return successor !== null && successor !== id ? { kind: 'superseded-already' } : null;
+  }
+
+  private async find(manager: EntityManager, clubId: string, id: string): Promise<ObservationResponse | null> {
+    const [row] = await rows<ObservationRow>(
+      manager,
+      `SELECT ${observationColumns} FROM observation o WHERE o.club_id = $1 AND o.id = $2`,
+      [clubId, id],
+    );
+    return row ? observationOf(row) : null;
+  }
+}
+
+function sameMark(stored: ObservationResponse, request: AddObservationRequest): boolean {
+  const facts = (one: AddObservationRequest | ObservationResponse): readonly unknown[] => [
+    one.childId,
+    one.movement,
+    one.stage ?? null,
+    one.side,
+    one.mark,
+    one.help ?? null,
+    { ...one.measure },
+    [...one.faults],
+    one.note,
+    one.seenOn,
+    one.classId ?? null,
+    one.supersedes ?? null,
+  ];
+  return isDeepStrictEqual(facts(stored), facts(request));
+}

@@ -1,0 +1,16 @@
+import { Column, Entity, PrimaryGeneratedColumn } from 'typeorm';
+
+@Entity('syllabus')
+export class SyllabusEntity {
+  @PrimaryGeneratedColumn('uuid')
+  id!: string;
+
+  @Column('uuid', { name: 'club_id' })
+  clubId!: string;
+
+  @Column('uuid', { name: 'programme_id' })
+  programmeId!: string;
+
+  @Column('integer')
+  version!: number;
+}

@@ -1,0 +1,72 @@
+import type { ClassResponse, TodayResponse } from '@leiter/contract';
+import { addDays, ageBandOf } from '@leiter/core';
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { DataSource } from 'typeorm';
+import { classResponse, selectClasses, type ClassRow } from '../classes/class.mapper.js';
+import { ClassesService } from '../classes/classes.service.js';
+import { ClubService } from '../club/club.service.js';
+import { rows } from '../database/rows.js';
+import type { Asker } from '../people/session.guard.js';
+import { PlansService } from '../plans/plans.service.js';
+import { LadderService } from '../record/ladder.service.js';
+
+@Injectable()
+export class TodayService {
+  constructor(
+    @InjectDataSource() private readonly source: DataSource,
+    private readonly clubs: ClubService,
+    private readonly classes: ClassesService,
+    private readonly plans: PlansService,
+    private readonly ladders: LadderService,
+  ) {}
+
+  /** What a person starts the day with: an instructor's own groups first, for owner and assistant all. */
+  async today(asker: Asker): Promise<TodayResponse> {
+    const { clubId } = asker;
+    const coming = await this.classes.coming(clubId);
+    const own = coming.filter(({ group }) => group.instructorId === asker.id);
+    const first = own[0] ?? coming[0];
+    const next = first ? await this.next(clubId, first) : null;
+    return { coming, next, withoutMarks: await this.withoutMarks(clubId) };
+  }
+
+  private async next(clubId: string, coming: TodayResponse['coming'][number]): Promise<TodayResponse['next']> {
+    const session: ClassResponse = coming.class ?? {
+      // not on the calendar yet: who would come if it took place
+      id: '00000000-0000-0000-0000-000000000000',
+      groupId: coming.group.id,
+      groupName: coming.group.name,
+      programme: coming.group.programme,
+      day: coming.day,
+      startsAt: coming.startsAt,
+      lengthMinutes: coming.group.lengthMinutes,
+      instructorId: coming.group.instructorId,
+      taughtAt: null,
+      endedAt: null,
+      hasPlan: false,
+    };
+    const children = await this.classes.expected(clubId, session);
+    const stored = coming.class ? await this.plans.find(clubId, coming.class.id) : null;
+    const board = await this.ladders.board(clubId, coming.group.id);
+    const mean = children.length === 0 ? 9 : children.reduce((sum, child) => sum + child.ageYears, 0) / children.length;
+    return {
+      coming,
+      children,
+      focus: stored?.plan.focus ?? [],
+      itemCount: stored?.plan.sections.reduce((sum, section) => sum + section.items.length, 0) ?? 0,
+      board: board.rows,
+      ageBand: ageBandOf(mean),
+    };
+  }
+
+  private async withoutMarks(clubId: string): Promise<readonly ClassResponse[]> {
+    const today = await this.clubs.today(clubId);
+    const found = await rows<ClassRow>(
+      this.source,
+      `${selectClasses} AND c.taught_at IS NOT NULL AND c.day >= $2 AND NOT EXISTS (SELECT 1 FROM observation o WHERE o.class_id = c.id) ORDER BY c.day DESC`,
+      [clubId, addDays(today, -14)],
+    );
+    return found.map(classResponse);
+  }
+}

@@ -1,0 +1,64 @@
+// What has to be on the machine before Leiter can start or be tested; installs what is missing.
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, readdirSync, statfsSync, writeFileSync } from 'node:fs';
+import { giveUp, say } from './say.mjs';
+import { root, run } from './run.mjs';
+
+const leastFreeBytes = 400 * 1024 * 1024;
+
+export function requireNode() {
+  const [major = 0, minor = 0] = process.versions.node.split('.').map(Number);
+  if (major < 20 || (major === 20 && minor < 19))
+    giveUp(`Leiter needs Node.js 20.19 or newer; this is ${process.versions.node}.`);
+}
+
+/** Makes a folder of ours, or says why it cannot be used. */
+export function requireFolder(folder) {
+  try {
+    mkdirSync(folder, { recursive: true });
+    writeFileSync(`${folder}/.writable`, '');
+    readdirSync(folder);
+  } catch (error) {
+    giveUp(
+      error.code === 'ENOSPC'
+        ? `The disk is full: nothing can be written in ${folder}.`
+        : `The folder ${folder} cannot be read and written (${error.code}); make it yours, then start again.`,
+    );
+  }
+  const { bavail, bsize } = statfsSync(folder);
+  if (bavail * bsize < leastFreeBytes) giveUp(`The disk is nearly full: Leiter needs 400 MB free for ${folder}.`);
+}
+
+/** Installs Debian packages where that is possible. @param otherwise what to do where it is not, as a half sentence. */
+function installPackages(packages, otherwise) {
+  const isRoot = process.getuid?.() === 0;
+  const canSudo = !isRoot && run('sudo', ['-n', 'true']).code === 0;
+  const advice = `Install ${packages.join(' and ')} with your system's package manager${otherwise}.`;
+  if (run('apt-get', ['--version']).code !== 0 || (!isRoot && !canSudo)) giveUp(advice);
+  say(`Installing ${packages.join(' and ')} (once) …`);
+  const apt = (...args) => run(isRoot ? 'apt-get' : 'sudo', isRoot ? args : ['-n', 'apt-get', ...args], { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+  apt('update', '-qq');
+  if (apt('install', '-y', '-qq', '--no-install-recommends', ...packages).code !== 0) giveUp(advice);
+}
+
+export function requirePostgres() {
+  const hasDebian = existsSync('/usr/lib/postgresql') && readdirSync('/usr/lib/postgresql').some((version) => existsSync(`/usr/lib/postgresql/${version}/bin/initdb`));
+  if (process.env['PGBIN'] || hasDebian || run('sh', ['-c', 'command -v pg_ctl']).code === 0) return;
+  installPackages(['postgresql'], ', or set LEITER_DATABASE_URL to a PostgreSQL server of your own');
+}
+
+export function requireChromium() {
+  if (existsSync(process.env['CHROMIUM'] ?? '/usr/bin/chromium')) return;
+  installPackages(['chromium'], ', or set CHROMIUM to the path of one');
+}
+
+/** Installs the packages of the lock file when it changed since the last time. */
+export function requirePackages() {
+  const stamp = `${root}/node_modules/.leiter-lock`;
+  const wanted = createHash('sha256').update(readFileSync(`${root}/package-lock.json`)).digest('hex');
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
+  say('Installing packages (once, and when they change) …');
+  const { code, output } = run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+  if (code !== 0) giveUp(`npm ci failed:\n${output.trim().split('\n').slice(-15).join('\n')}`);
+  writeFileSync(stamp, wanted);
+}
