@@ -111,6 +111,6 @@ function combined(sides: readonly SideStanding[]): StandingName {
 }
 
 /** Met counts, and so does fading: it was met, and wants to be seen again. */
-export function isMet(standing: Standing): boolean {
+export function isMet(standing: Pick<Standing, 'name'>): boolean {
   return standing.name === 'met' || standing.name === 'fading';
 }

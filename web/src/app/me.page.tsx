@@ -1,0 +1,36 @@
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useNavigate } from 'react-router';
+import { Loaded, Page, Panel } from '../shared/page';
+import { useSession, useSignOut } from './session.queries';
+
+/** The person who is signed in. */
+export function MePage() {
+  const session = useSession();
+  const signOut = useSignOut();
+  const navigate = useNavigate();
+  return (
+    <Page title="You">
+      <Panel label="You">
+        <Loaded query={session} what="person">
+          {(signedIn) => (
+            <>
+              <Typography variant="h2">{signedIn?.person.name}</Typography>
+              <Typography sx={{ mb: 2 }}>
+                {signedIn?.person.email} · {signedIn?.person.role} at {signedIn?.club.name}
+              </Typography>
+              <Button
+                variant="outlined"
+                onClick={() => {
+                  signOut.mutate(undefined, { onSuccess: () => void navigate('/sign-in') });
+                }}
+              >
+                Sign out
+              </Button>
+            </>
+          )}
+        </Loaded>
+      </Panel>
+    </Page>
+  );
+}

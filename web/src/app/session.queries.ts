@@ -1,0 +1,51 @@
+import type { MakeClubRequest, SessionResponse, SignInRequest, WelcomeResponse } from '@leiter/contract';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { api, ApiError } from '../shared/api';
+import { queryClient } from '../shared/query-client';
+
+/** Who is signed in; null when nobody is. */
+export function useSession() {
+  return useQuery({
+    queryKey: ['session'],
+    queryFn: async () => {
+      try {
+        return await api<SessionResponse>('GET', 'session');
+      } catch (error) {
+        if (error instanceof ApiError && error.status === 401) return null;
+        throw error;
+      }
+    },
+    staleTime: 60_000,
+  });
+}
+
+export function useWelcome() {
+  return useQuery({ queryKey: ['welcome'], queryFn: () => api<WelcomeResponse>('GET', 'welcome') });
+}
+
+export function useSignIn() {
+  return useMutation({
+    mutationFn: (request: SignInRequest) => api<SessionResponse>('POST', 'session', request),
+    onSuccess: (session) => {
+      queryClient.clear();
+      queryClient.setQueryData(['session'], session);
+    },
+  });
+}
+
+export function useMakeClub() {
+  return useMutation({
+    mutationFn: (request: MakeClubRequest) => api<undefined>('POST', 'club', request),
+    onSuccess: () => queryClient.invalidateQueries(),
+  });
+}
+
+export function useSignOut() {
+  return useMutation({
+    mutationFn: () => api<undefined>('DELETE', 'session'),
+    onSuccess: () => {
+      queryClient.clear();
+      queryClient.setQueryData(['session'], null);
+    },
+  });
+}

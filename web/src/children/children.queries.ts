@@ -1,0 +1,47 @@
+import type { AddChildRequest, ChangeChildRequest, ChildPageResponse, ChildResponse } from '@leiter/contract';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { api } from '../shared/api';
+import { queryClient } from '../shared/query-client';
+
+export function useChildren() {
+  return useQuery({ queryKey: ['children'], queryFn: () => api<readonly ChildResponse[]>('GET', 'children') });
+}
+
+export function useChildPage(id: string) {
+  return useQuery({ queryKey: ['child', id], queryFn: () => api<ChildPageResponse>('GET', `children/${id}`) });
+}
+
+export async function addChild(request: AddChildRequest): Promise<ChildResponse> {
+  const child = await api<ChildResponse>('POST', 'children', request);
+  await queryClient.invalidateQueries();
+  return child;
+}
+
+export async function changeChild(id: string, request: ChangeChildRequest): Promise<ChildResponse> {
+  const child = await api<ChildResponse>('PATCH', `children/${id}`, request);
+  await queryClient.invalidateQueries();
+  return child;
+}
+
+export function useChangeChild(id: string) {
+  return useMutation({ mutationFn: (request: ChangeChildRequest) => changeChild(id, request) });
+}
+
+export function useEraseChild(id: string) {
+  return useMutation({
+    mutationFn: () => api<undefined>('DELETE', `children/${id}`),
+    onSuccess: () => queryClient.invalidateQueries({ queryKey: ['children'] }),
+  });
+}
+
+export function useAwardGrade(id: string) {
+  return useMutation({
+    mutationFn: (gradeId: string) => api<ChildPageResponse>('POST', `children/${id}/grades`, { gradeId }),
+    onSuccess: (page) => {
+      queryClient.setQueryData(['child', id], page);
+      void queryClient.invalidateQueries({ queryKey: ['children'] });
+      void queryClient.invalidateQueries({ queryKey: ['board'] });
+      void queryClient.invalidateQueries({ queryKey: ['today'] });
+    },
+  });
+}

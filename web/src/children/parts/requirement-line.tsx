@@ -1,0 +1,162 @@
+import Box from '@mui/material/Box';
+import {
+  daysBetween,
+  isMet,
+  type Criterion,
+  type Day,
+  type Movement,
+  type Observation,
+  type SideStanding,
+  type Standing,
+} from '@leiter/core';
+import { useState } from 'react';
+import { FigurePlace } from '../../shared/figure-place';
+import { palette } from '../../shared/palette';
+import { dayText, markWords, plural, standingWords } from '../../shared/words';
+import { criterionText } from '../../record/criterion-text';
+
+/** One requirement of the next grade: what is asked, what was seen, how it stands; opens to the observations behind it. */
+export function RequirementLine({
+  standing,
+  movement,
+  today,
+}: {
+  readonly standing: Standing;
+  readonly movement: Movement | undefined;
+  readonly today: Day;
+}) {
+  const [isOpen, setOpen] = useState(false);
+  const { requirement } = standing;
+  const stage = requirement.stage === null ? undefined : movement?.stages[requirement.stage - 1];
+  const name = movement?.name ?? requirement.movement;
+  return (
+    <Box component="li" sx={{ borderTop: `1px solid ${palette.line}` }}>
+      <Box
+        component="button"
+        type="button"
+        aria-expanded={isOpen}
+        onClick={() => {
+          setOpen(!isOpen);
+        }}
+        sx={{
+          width: '100%',
+          display: 'grid',
+          gridTemplateColumns: '40px 1fr 150px 170px 14px',
+          gap: 1.25,
+          alignItems: 'center',
+          border: 0,
+          background: 'none',
+          font: 'inherit',
+          color: 'inherit',
+          textAlign: 'left',
+          py: 0.75,
+          cursor: 'pointer',
+        }}
+      >
+        <FigurePlace size={36} />
+        <span>
+          <Box component="span" sx={{ display: 'block', lineHeight: 1.3 }}>
+            {name}
+            {stage && `: ${stage.name.charAt(0).toLowerCase()}${stage.name.slice(1)}`}
+          </Box>
+          <Box component="span" sx={{ fontSize: 13, color: palette.soft }}>
+            {criterionText(requirement.criterion)}
+          </Box>
+        </span>
+        <span>
+          {standing.sides.map((side) => (
+            <Seen key={side.side ?? 'any'} side={side} criterion={requirement.criterion} />
+          ))}
+        </span>
+        <Box
+          component="span"
+          sx={{ fontWeight: 700, fontSize: 14, color: isMet(standing) && standing.name !== 'fading' ? palette.primary : palette.caution }}
+        >
+          {verdictWords(standing)}
+        </Box>
+        <Box component="span" aria-hidden="true" sx={{ color: palette.soft }}>
+          {isOpen ? '▴' : '▾'}
+        </Box>
+      </Box>
+      {isOpen && <Evidence standing={standing} movement={movement} today={today} />}
+    </Box>
+  );
+}
+
+/** One box per time asked, filled for each time shown. */
+function Seen({ side, criterion }: { readonly side: SideStanding; readonly criterion: Criterion }) {
+  const shown = Math.min(side.times, criterion.times);
+  return (
+    <Box component="span" sx={{ display: 'flex', alignItems: 'center', gap: 0.5, fontSize: 13, color: palette.soft }}>
+      {Array.from({ length: criterion.times }, (_, index) => (
+        <Box
+          component="span"
+          key={index}
+          aria-hidden="true"
+          sx={{
+            width: 12,
+            height: 12,
+            borderRadius: '3px',
+            border: `1.5px solid ${palette.primary}`,
+            backgroundColor: index < shown ? palette.primary : 'transparent',
+          }}
+        />
+      ))}
+      {side.side !== null && <span>{side.side}</span>}
+      <span>{plural(side.days, 'day', 'days')}</span>
+    </Box>
+  );
+}
+
+function verdictWords(standing: Standing): string {
+  if (standing.name === 'met') return 'met';
+  if (standing.name === 'fading') return `met · fading, ${String(Math.floor((standing.unseenForDays ?? 0) / 7))} weeks`;
+  if (standing.name === 'unseen') return 'not seen yet';
+  const open = standing.sides.filter(({ side, name }) => side !== null && name !== 'met' && name !== 'fading').map(({ side }) => side);
+  if (standing.sides.length === 2 && open.length === 1) return `${open[0] ?? ''} side still to see`;
+  const best = standing.sides.map(({ bestMark }) => bestMark).find((mark) => mark !== null);
+  if (standing.name === 'shown') return 'shown, once more to see';
+  return best === 'alone' ? 'alone, not yet as asked' : standingWords[standing.name];
+}
+
+function Evidence({
+  standing,
+  movement,
+  today,
+}: {
+  readonly standing: Standing;
+  readonly movement: Movement | undefined;
+  readonly today: Day;
+}) {
+  const seen = new Map<string, Observation>(standing.sides.flatMap(({ evidence }) => evidence.map((one) => [one.id, one] as const)));
+  if (seen.size === 0) return <Box sx={{ pl: 6, pb: 1.5, color: palette.soft, fontSize: 14 }}>Nothing was marked yet.</Box>;
+  return (
+    <Box component="ul" aria-label="Observations" sx={{ listStyle: 'none', m: 0, p: '0 0 12px 50px', fontSize: 14 }}>
+      {[...seen.values()]
+        .toSorted((a, b) => (a.seenOn < b.seenOn ? 1 : -1))
+        .map((one) => (
+          <Box component="li" key={one.id} sx={{ display: 'grid', gridTemplateColumns: '110px 70px 110px 1fr', gap: 1, py: 0.25 }}>
+            <span title={`${String(daysBetween(one.seenOn, today))} days ago`}>{dayText(one.seenOn)}</span>
+            <span>{one.side === 'none' ? '' : one.side}</span>
+            <strong>{markWords[one.mark]}</strong>
+            <span style={{ color: palette.soft }}>{detailOf(one, movement)}</span>
+          </Box>
+        ))}
+    </Box>
+  );
+}
+
+export function detailOf(one: Observation, movement: Movement | undefined): string {
+  const { seconds, reps, correct, of } = one.measure;
+  return [
+    seconds === undefined ? '' : `${String(seconds)} s`,
+    reps === undefined ? '' : `${String(reps)} times`,
+    correct === undefined ? '' : `${String(correct)} of ${String(of ?? 0)}`,
+    one.help?.replaceAll('-', ' ') ?? '',
+    ...one.faults.map((slug) => movement?.faults.find((fault) => fault.slug === slug)?.name.toLowerCase() ?? slug),
+    one.source === 'class' ? '' : one.source.replaceAll('-', ' '),
+    one.note,
+  ]
+    .filter((part) => part !== '')
+    .join(', ');
+}

@@ -1,0 +1,148 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { GroupResponse } from '@leiter/contract';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { useSession } from '../app/session.queries';
+import { Loaded, Page, Panel } from '../shared/page';
+import { palette } from '../shared/palette';
+import { plural, programmeWords, weekdayWords } from '../shared/words';
+import { useSyllabuses } from '../syllabus/syllabus.queries';
+import { changeGroup, useGroups, usePeople } from './groups.queries';
+import { GroupDialog } from './parts/group-dialog';
+import { PersonDialog } from './parts/person-dialog';
+
+/** The club: its groups with their weekly slots, and the people who work in it. */
+export function ClubPage() {
+  const groups = useGroups();
+  const people = usePeople();
+  const programmes = useSyllabuses();
+  const session = useSession();
+  const [changing, setChanging] = useState<GroupResponse | 'new' | null>(null);
+  const [isAddingPerson, setAddingPerson] = useState(false);
+  const role = session.data?.person.role;
+  return (
+    <Page title="Club" about={session.data?.club.name}>
+      <Panel label="Groups">
+        <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mb: 1 }}>
+          <Typography variant="h2" sx={{ mr: 'auto' }}>
+            Groups
+          </Typography>
+          {role !== 'assistant' && (
+            <Button
+              variant="contained"
+              onClick={() => {
+                setChanging('new');
+              }}
+            >
+              Make a group
+            </Button>
+          )}
+        </Box>
+        <Loaded query={groups} what="groups">
+          {(all) => (
+            <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+              {all.map((group) => (
+                <Box
+                  component="li"
+                  key={group.id}
+                  sx={{
+                    borderTop: `1px solid ${palette.line}`,
+                    py: 1.1,
+                    display: 'grid',
+                    gridTemplateColumns: '1fr 1.4fr 100px auto',
+                    gap: 2,
+                    alignItems: 'center',
+                    opacity: group.archived ? 0.75 : 1,
+                  }}
+                >
+                  <Box>
+                    <Link to={`/groups/${group.id}`}>{group.name}</Link>
+                    <Box sx={{ fontSize: 13.5, color: palette.soft }}>{programmeWords[group.programme] ?? group.programme}</Box>
+                  </Box>
+                  <Box>
+                    {weekdayWords[group.weekday - 1]} {group.startsAt}, {group.lengthMinutes} minutes
+                    <Box sx={{ fontSize: 13.5, color: palette.soft }}>
+                      {people.data?.find(({ id }) => id === group.instructorId)?.name ?? 'nobody teaches it yet'}
+                    </Box>
+                  </Box>
+                  <Box>{group.archived ? 'archived' : plural(group.childCount, 'child', 'children')}</Box>
+                  {role !== 'assistant' && (
+                    <Box sx={{ display: 'flex', gap: 1 }}>
+                      <Button
+                        size="small"
+                        variant="outlined"
+                        aria-label={`Change ${group.name}`}
+                        onClick={() => {
+                          setChanging(group);
+                        }}
+                      >
+                        Change
+                      </Button>
+                      <Button
+                        size="small"
+                        variant="outlined"
+                        aria-label={`${group.archived ? 'Put back' : 'Archive'} ${group.name}`}
+                        onClick={() => void changeGroup(group.id, { archived: !group.archived })}
+                      >
+                        {group.archived ? 'Put back' : 'Archive'}
+                      </Button>
+                    </Box>
+                  )}
+                </Box>
+              ))}
+              {all.length === 0 && (
+                <Typography component="li">No groups yet. Make one with its weekly slot; then add the children.</Typography>
+              )}
+            </Box>
+          )}
+        </Loaded>
+      </Panel>
+      <Panel label="People" width={400}>
+        <Box sx={{ display: 'flex', alignItems: 'center', mb: 1 }}>
+          <Typography variant="h2" sx={{ mr: 'auto' }}>
+            People
+          </Typography>
+          {role === 'owner' && (
+            <Button
+              variant="outlined"
+              onClick={() => {
+                setAddingPerson(true);
+              }}
+            >
+              Add a person
+            </Button>
+          )}
+        </Box>
+        <Loaded query={people} what="people">
+          {(all) =>
+            all.map((person) => (
+              <Box key={person.id} sx={{ borderTop: `1px solid ${palette.line}`, py: 1 }}>
+                {person.name}, {person.role}
+                <Box sx={{ fontSize: 13.5, color: palette.soft }}>{person.email}</Box>
+              </Box>
+            ))
+          }
+        </Loaded>
+      </Panel>
+      {changing && people.data && programmes.data && (
+        <GroupDialog
+          group={changing === 'new' ? null : changing}
+          people={people.data}
+          programmes={programmes.data}
+          onClose={() => {
+            setChanging(null);
+          }}
+        />
+      )}
+      {isAddingPerson && (
+        <PersonDialog
+          onClose={() => {
+            setAddingPerson(false);
+          }}
+        />
+      )}
+    </Page>
+  );
+}

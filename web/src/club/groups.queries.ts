@@ -1,0 +1,27 @@
+import type { AddGroupRequest, AddPersonRequest, ChangeGroupRequest, GroupResponse, PersonResponse } from '@leiter/contract';
+import { useQuery } from '@tanstack/react-query';
+import { api } from '../shared/api';
+import { queryClient } from '../shared/query-client';
+
+export function useGroups() {
+  return useQuery({ queryKey: ['groups'], queryFn: () => api<readonly GroupResponse[]>('GET', 'groups') });
+}
+
+export function usePeople() {
+  return useQuery({ queryKey: ['people'], queryFn: () => api<readonly PersonResponse[]>('GET', 'people') });
+}
+
+export async function addGroup(request: AddGroupRequest): Promise<void> {
+  await api<GroupResponse>('POST', 'groups', request);
+  await queryClient.invalidateQueries();
+}
+
+export async function changeGroup(id: string, request: ChangeGroupRequest): Promise<void> {
+  await api<GroupResponse>('PATCH', `groups/${id}`, request);
+  await queryClient.invalidateQueries();
+}
+
+export async function addPerson(request: AddPersonRequest): Promise<void> {
+  await api<PersonResponse>('POST', 'people', request);
+  await queryClient.invalidateQueries({ queryKey: ['people'] });
+}

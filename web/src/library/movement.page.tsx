@@ -1,0 +1,212 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { ageBands, doseText, effortWord, regionWord, tierNames, type Library, type Movement } from '@leiter/core';
+import type { ReactNode } from 'react';
+import { Link, useParams } from 'react-router';
+import { FigurePlace } from '../shared/figure-place';
+import { FigureRow } from '../shared/figure-row';
+import { Loaded, Message, Page, Panel } from '../shared/page';
+import { palette } from '../shared/palette';
+import { kindWords, markWords, programmeWords, surfaceWords } from '../shared/words';
+import { useLibrary, useMovements } from './library.queries';
+
+/** One movement: its stages, versions, faults and fixes, how to help, and what to care about. */
+export function MovementPage() {
+  const { slug = '' } = useParams();
+  const movements = useMovements();
+  const library = useLibrary();
+  return (
+    <Loaded query={movements} what="library">
+      {() => {
+        const movement = library.get(slug);
+        return movement ? (
+          <MovementView movement={movement} library={library} />
+        ) : (
+          <Message
+            title="There is no such movement"
+            text="It may have been put away."
+            action={{ label: 'To the library', href: '/library' }}
+          />
+        );
+      }}
+    </Loaded>
+  );
+}
+
+function MovementView({ movement, library }: { readonly movement: Movement; readonly library: Library }) {
+  const { term } = movement;
+  const about = [
+    kindWords[movement.kind],
+    movement.programmes.map((one) => programmeWords[one] ?? one).join(', ') || 'every programme',
+    effortWord(movement.effort),
+  ];
+  return (
+    <Page title={movement.name} about={`${about.join(' · ')}${term ? ` · ${term.text}, say ${term.sayIt}` : ''}`}>
+      <Panel label="The movement">
+        <Box sx={{ display: 'grid', gridTemplateColumns: '150px 1fr', gap: 2.5, mb: 2 }}>
+          <FigurePlace size={150} />
+          <Box>
+            <Typography sx={{ fontSize: 18 }}>{movement.plainMeaning}</Typography>
+            {movement.picture !== null && <Typography sx={{ color: palette.soft }}>“{movement.picture}”</Typography>}
+            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5 }}>
+              {movement.cues.map((cue) => (
+                <Box
+                  key={cue}
+                  sx={{ border: `1px solid ${palette.line}`, borderRadius: '6px', px: 1.25, py: 0.4, backgroundColor: '#FFFFFF' }}
+                >
+                  {cue}
+                </Box>
+              ))}
+            </Box>
+          </Box>
+        </Box>
+        <Part title="Stages" list={movement.stages}>
+          {({ name, see }, index) => (
+            <>
+              <strong>
+                {index + 1} {name}
+              </strong>
+              <Box sx={{ color: palette.soft }}>{see}</Box>
+            </>
+          )}
+        </Part>
+        <Part title="Versions" list={tierNames.flatMap((name) => (movement.tiers[name] ? [{ name, tier: movement.tiers[name] }] : []))}>
+          {({ name, tier }) => (
+            <>
+              <strong>{name}</strong>
+              {tier.fromGrade !== null && <span style={{ color: palette.soft }}> from {tier.fromGrade.replaceAll('-', ' ')}</span>}
+              <Box>{tier.what}</Box>
+            </>
+          )}
+        </Part>
+        <Part title="Faults and what mends them" list={movement.faults}>
+          {(fault) => (
+            <>
+              <strong>{fault.name}</strong>
+              {fault.stops && <span style={{ color: palette.stop }}> stop and mend</span>}
+              <Box sx={{ color: palette.soft }}>{fault.fix}</Box>
+            </>
+          )}
+        </Part>
+      </Panel>
+      <Panel label="Facts" width={380}>
+        <Facts movement={movement} library={library} />
+      </Panel>
+    </Page>
+  );
+}
+
+function Part<Entry>({
+  title,
+  list,
+  children,
+}: {
+  readonly title: string;
+  readonly list: readonly Entry[];
+  readonly children: (entry: Entry, index: number) => ReactNode;
+}) {
+  if (list.length === 0) return null;
+  return (
+    <Box component="section" aria-label={title} sx={{ mb: 2.5, maxWidth: 720 }}>
+      <Typography variant="h2" sx={{ mb: 0.5 }}>
+        {title}
+      </Typography>
+      {list.map((entry, index) => (
+        <Box key={index} sx={{ borderTop: `1px solid ${palette.line}`, py: 0.75, fontSize: 15 }}>
+          {children(entry, index)}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function Facts({ movement, library }: { readonly movement: Movement; readonly library: Library }) {
+  const { needs } = movement;
+  const names = (slugs: readonly string[]): ReactNode =>
+    slugs.map((slug, index) => (
+      <span key={slug}>
+        {index > 0 && ', '}
+        <Link to={`/library/${slug}`}>{library.get(slug)?.name ?? slug}</Link>
+      </span>
+    ));
+  return (
+    <>
+      <Typography variant="h2" sx={{ mb: 0.5 }}>
+        Dose by age
+      </Typography>
+      <Box component="dl" sx={{ m: 0, mb: 2.5 }}>
+        {ageBands.map((band) => {
+          const dose = movement.dose[band];
+          return <FigureRow key={band} label={`${band} years`} value={dose ? doseText(dose) : 'not for this age'} />;
+        })}
+      </Box>
+      <Typography variant="h2" sx={{ mb: 0.5 }}>
+        The body
+      </Typography>
+      <Box component="dl" sx={{ m: 0, mb: 2.5 }}>
+        <FigureRow label="Readies" value={movement.prepares.map(regionWord).join(', ') || '–'} />
+        <FigureRow
+          label="Loads"
+          value={movement.loads.map(({ region, amount }) => `${regionWord(region)} ${String(amount)}`).join(', ') || '–'}
+        />
+        <FigureRow label="Stretches" value={movement.lengthens.map(regionWord).join(', ') || '–'} />
+        {movement.undoneBy.length > 0 && <FigureRow label="Undone by" value={names(movement.undoneBy)} />}
+      </Box>
+      <Typography variant="h2" sx={{ mb: 0.5 }}>
+        At home it needs
+      </Typography>
+      <Box component="dl" sx={{ m: 0, mb: 2.5 }}>
+        <FigureRow
+          label="Floor"
+          value={needs.surface === 'any-dry' ? 'any dry floor' : needs.surface.map((one) => surfaceWords[one]).join(', ')}
+        />
+        <FigureRow
+          label="Space"
+          value={`${needs.footprint.lengthM.toFixed(1)} × ${needs.footprint.widthM.toFixed(1)} m, ${needs.headroomM.toFixed(1)} m high`}
+        />
+        {needs.equipment.map((thing) => (
+          <FigureRow key={thing} label={thing} value={movement.equipmentStandIns[thing]?.join(', or ') ?? ''} />
+        ))}
+        <FigureRow label="Adult" value={needs.adult.replaceAll('-', ' ')} />
+        <FigureRow label="Noise" value={needs.quiet.replaceAll('-', ' ')} />
+        <FigureRow label="From" value={`${String(movement.leastAge)} years`} />
+      </Box>
+      {movement.support !== null && (
+        <>
+          <Typography variant="h2">How an adult helps</Typography>
+          <Typography sx={{ mb: 2 }}>{movement.support}</Typography>
+        </>
+      )}
+      {movement.cautions.length > 0 && (
+        <>
+          <Typography variant="h2">Cautions</Typography>
+          <ul style={{ marginTop: 4, paddingLeft: 20 }}>
+            {movement.cautions.map((caution) => (
+              <li key={caution}>{caution}</li>
+            ))}
+          </ul>
+        </>
+      )}
+      <Typography variant="h2" sx={{ mb: 0.5 }}>
+        The way
+      </Typography>
+      <Box component="dl" sx={{ m: 0 }}>
+        <FigureRow
+          label="First"
+          value={
+            movement.prerequisites.length > 0
+              ? movement.prerequisites
+                  .map((one) => `${library.get(one.movement)?.name ?? one.movement} (${markWords[one.mark]})`)
+                  .join(', ')
+              : 'nothing'
+          }
+        />
+        <FigureRow label="Leads to" value={movement.leadsTo.length > 0 ? names(movement.leadsTo) : '–'} />
+        {movement.instead !== null && <FigureRow label="Instead" value={names([movement.instead])} />}
+      </Box>
+      <Typography variant="caption" component="p" sx={{ mt: 2 }}>
+        Usual cautions only. Your governing body’s rules, your training and medical advice come first.
+      </Typography>
+    </>
+  );
+}

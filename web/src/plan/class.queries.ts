@@ -1,0 +1,74 @@
+import type { AddClassRequest, Attendance, ClassPageResponse, ClassResponse, ComingClass, StoredPlan } from '@leiter/contract';
+import type { ClassPlan, PlanTemplate } from '@leiter/core';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { api } from '../shared/api';
+import { queryClient } from '../shared/query-client';
+
+export const classKey = (id: string) => ['class', id] as const;
+
+export function useClassPage(id: string) {
+  return useQuery({ queryKey: classKey(id), queryFn: () => api<ClassPageResponse>('GET', `classes/${id}`) });
+}
+
+export function useComingClasses() {
+  return useQuery({ queryKey: ['coming'], queryFn: () => api<readonly ComingClass[]>('GET', 'coming-classes') });
+}
+
+export function useGroupClasses(groupId: string) {
+  return useQuery({ queryKey: ['classes-of', groupId], queryFn: () => api<readonly ClassResponse[]>('GET', `groups/${groupId}/classes`) });
+}
+
+export function useTemplates() {
+  return useQuery({ queryKey: ['templates'], queryFn: () => api<readonly PlanTemplate[]>('GET', 'plan-templates'), staleTime: Infinity });
+}
+
+/** Puts a class on the calendar where it is not yet. */
+export function useAddClass() {
+  return useMutation({
+    mutationFn: (request: AddClassRequest) => api<ClassResponse>('POST', 'classes', request),
+    onSuccess: () => queryClient.invalidateQueries({ queryKey: ['coming'] }),
+  });
+}
+
+export function savePlan(classId: string, version: number, plan: ClassPlan): Promise<StoredPlan> {
+  return api<StoredPlan>('PUT', `classes/${classId}/plan`, { version, plan });
+}
+
+/** Puts a stored plan where pages read it; the lists that show whether a class is planned are read anew. */
+export function noteStoredPlan(classId: string, stored: StoredPlan): void {
+  queryClient.setQueryData<ClassPageResponse>(
+    classKey(classId),
+    (page) => page && { ...page, stored, class: { ...page.class, hasPlan: true } },
+  );
+  void queryClient.invalidateQueries({ queryKey: ['coming'] });
+  void queryClient.invalidateQueries({ queryKey: ['today'] });
+}
+
+export function useAttendance(classId: string) {
+  return useMutation({
+    mutationFn: ({ childId, status }: { readonly childId: string; readonly status: Attendance }) =>
+      api<undefined>('PUT', `classes/${classId}/attendance/${childId}`, { status }),
+    onMutate: ({ childId, status }) => {
+      queryClient.setQueryData<ClassPageResponse>(
+        classKey(classId),
+        (page) =>
+          page && { ...page, children: page.children.map((child) => (child.id === childId ? { ...child, attendance: status } : child)) },
+      );
+    },
+    onSettled: () => queryClient.invalidateQueries({ queryKey: classKey(classId) }),
+  });
+}
+
+export function useTeachingNoted(classId: string) {
+  return useMutation({
+    mutationFn: (teaching: 'started' | 'ended') => api<ClassResponse>('PATCH', `classes/${classId}`, { teaching }),
+    onSuccess: () => queryClient.invalidateQueries(),
+  });
+}
+
+export function storeItemTimes(
+  classId: string,
+  times: readonly { readonly itemId: string; readonly plannedSeconds: number; readonly realSeconds: number }[],
+): Promise<undefined> {
+  return api<undefined>('PUT', `classes/${classId}/item-times`, { times });
+}

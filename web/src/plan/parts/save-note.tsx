@@ -1,0 +1,27 @@
+import Box from '@mui/material/Box';
+import { palette } from '../../shared/palette';
+import type { SaveState } from '../autosave';
+
+/** What is saved, what is not yet, and why. */
+export function SaveNote({ state }: { readonly state: SaveState }) {
+  return (
+    <Box role="status" aria-live="polite" sx={{ fontSize: 13.5, color: state.kind === 'refused' ? palette.stop : palette.soft }}>
+      {words(state)}
+    </Box>
+  );
+}
+
+function words(state: SaveState): string {
+  switch (state.kind) {
+    case 'saved':
+      return 'saved';
+    case 'saving':
+      return 'saving …';
+    case 'waiting':
+      return 'kept here, saved when there is an answer';
+    case 'refused':
+      return `not saved: ${state.why}`;
+    case 'conflict':
+      return 'changed by two: see below';
+  }
+}

@@ -1,0 +1,94 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { ClassPageResponse } from '@leiter/contract';
+import {
+  ageBandOf,
+  clockText,
+  planFromTemplate,
+  sectionKinds,
+  templatesFor,
+  type ClassPlan,
+  type Library,
+  type PlanTemplate,
+} from '@leiter/core';
+import { palette } from '../../shared/palette';
+import { plural } from '../../shared/words';
+import { contextOf, evaluationOf } from '../evaluation';
+
+interface Props {
+  readonly page: ClassPageResponse;
+  readonly templates: readonly PlanTemplate[];
+  readonly library: Library;
+  readonly onStart: (plan: ClassPlan) => void;
+}
+
+const newId = (): string => crypto.randomUUID();
+
+/** A class without a plan: start from a whole running order that fits, or from empty sections. */
+export function TemplateChooser({ page, templates, library, onStart }: Props) {
+  const { agesYears } = contextOf(page);
+  const mean = agesYears.length === 0 ? 9 : agesYears.reduce((sum, age) => sum + age, 0) / agesYears.length;
+  const fitting = templatesFor(templates, {
+    programme: page.class.programme,
+    lengthMinutes: page.class.lengthMinutes,
+    ageBand: ageBandOf(mean),
+  });
+  return (
+    <Box sx={{ p: 4, maxWidth: 720, overflowY: 'auto' }}>
+      <Typography variant="h2">This class has no plan yet</Typography>
+      <Typography sx={{ mb: 2 }}>
+        Start from a running order that is whole as it stands, and change what today wants. The first one fits this group best.
+      </Typography>
+      <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+        {fitting.map((template, index) => {
+          const plan = planFromTemplate(template, library, newId);
+          if (!plan.ok) return null;
+          const { timeline } = evaluationOf(plan.value, library, page);
+          return (
+            <Box
+              component="li"
+              key={template.slug}
+              sx={{ borderTop: `1px solid ${palette.line}`, py: 1.5, display: 'flex', alignItems: 'center', gap: 2 }}
+            >
+              <Box sx={{ flex: 1 }}>
+                <Typography variant="h3">{template.name}</Typography>
+                <Typography variant="body2" sx={{ color: palette.soft }}>
+                  {plural(timeline.items.length, 'item', 'items')} · {clockText(timeline.totalSeconds)} with this group · for{' '}
+                  {template.lengthMinutes} minutes, {template.ageBand} years · focus{' '}
+                  {template.focus.map((slug) => library.get(slug)?.name.toLowerCase() ?? slug).join(', ')}
+                </Typography>
+              </Box>
+              <Button
+                variant={index === 0 ? 'contained' : 'outlined'}
+                autoFocus={index === 0}
+                aria-label={`Start from ${template.name}`}
+                onClick={() => {
+                  onStart(plan.value);
+                }}
+              >
+                Start from this
+              </Button>
+            </Box>
+          );
+        })}
+        <Box component="li" sx={{ borderTop: `1px solid ${palette.line}`, py: 1.5, display: 'flex', alignItems: 'center', gap: 2 }}>
+          <Box sx={{ flex: 1 }}>
+            <Typography variant="h3">Empty sections</Typography>
+            <Typography variant="body2" sx={{ color: palette.soft }}>
+              Opening to closing, nothing in them yet
+            </Typography>
+          </Box>
+          <Button
+            variant="outlined"
+            onClick={() => {
+              onStart({ sections: sectionKinds.map((kind) => ({ id: newId(), kind, items: [] })), focus: [] });
+            }}
+          >
+            Start empty
+          </Button>
+        </Box>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,355 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import type { ClassPageResponse } from '@leiter/contract';
+import { itemOf, ageBandOf, type ClassPlan, type Finding, type Library, type Movement, type Place, type PlanEdit } from '@leiter/core';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Link, useParams } from 'react-router';
+import { useStore } from 'zustand';
+import { useLibrary, useMovements } from '../library/library.queries';
+import { KeysHelp } from '../shared/keys-help';
+import { Loaded, Page } from '../shared/page';
+import { palette } from '../shared/palette';
+import { dayText, plural } from '../shared/words';
+import { draftOf, useAutosave } from './autosave';
+import { useClassPage, useTemplates } from './class.queries';
+import { contextOf, evaluationOf } from './evaluation';
+import { ClassInspector } from './parts/class-inspector';
+import { ConflictDialog } from './parts/conflict-dialog';
+import { FindingsList } from './parts/findings-list';
+import { Gauge } from './parts/gauge';
+import { ItemInspector } from './parts/item-inspector';
+import { LibraryDrawer } from './parts/library-drawer';
+import { RunningOrder } from './parts/running-order';
+import { SaveNote } from './parts/save-note';
+import { TemplateChooser } from './parts/template-chooser';
+import { editOfKey, neighbourOf, type PlanKey } from './plan-keys';
+import { edit, makePlanStore } from './plan-store';
+
+const keys: readonly (readonly [string, string])[] = [
+  ['/', 'find a movement; Enter adds it'],
+  ['↑ ↓', 'choose an item'],
+  ['Alt ↑ ↓', 'move it up or down'],
+  ['+ −', 'more, less'],
+  ['S', 'sides'],
+  ['T', 'versions in use'],
+  ['D', 'double'],
+  ['Del', 'remove'],
+  ['Ctrl Z', 'undo'],
+  ['Ctrl Shift Z', 'do again'],
+  ['Enter', 'to the item’s details'],
+  ['Esc', 'choose nothing, show the class'],
+];
+
+/** The plan of one class: chosen from a template first, then written. */
+export function PlanPage() {
+  const { id = '' } = useParams();
+  const page = useClassPage(id);
+  const movements = useMovements();
+  const templates = useTemplates();
+  const library = useLibrary();
+  const [started, setStarted] = useState<ClassPlan | null>(null);
+  return (
+    <Loaded query={page} what="class">
+      {(data) => (
+        <Loaded query={movements} what="library">
+          {(all) => {
+            const plan = started ?? draftOf(id, data.stored?.version ?? 0) ?? data.stored?.plan;
+            if (plan) return <Editor key={id} page={data} movements={all} library={library} initial={plan} />;
+            return (
+              <Page title={data.class.groupName} about={aboutClass(data)}>
+                <Loaded query={templates} what="templates">
+                  {(found) => <TemplateChooser page={data} templates={found} library={library} onStart={setStarted} />}
+                </Loaded>
+              </Page>
+            );
+          }}
+        </Loaded>
+      )}
+    </Loaded>
+  );
+}
+
+function aboutClass(page: ClassPageResponse): string {
+  const coming = page.children.filter(({ attendance }) => attendance !== 'absent').length;
+  return `${dayText(page.class.day)} · ${page.class.startsAt} · ${plural(coming, 'child', 'children')} coming`;
+}
+
+interface EditorProps {
+  readonly page: ClassPageResponse;
+  readonly movements: readonly Movement[];
+  readonly library: Library;
+  readonly initial: ClassPlan;
+}
+
+function Editor({ page, movements, library, initial }: EditorProps) {
+  const [store] = useState(() => makePlanStore(initial));
+  const plan = useStore(store, (state) => state.plan);
+  const evaluation = useMemo(() => evaluationOf(plan, library, page), [plan, library, page]);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [section, setSection] = useState<string | null>(null);
+  const { state, settle } = useAutosave(page.class.id, plan, page.stored);
+  const input = useRef<HTMLInputElement>(null);
+  const inspector = useRef<HTMLDivElement>(null);
+
+  const change = useCallback(
+    (edits: readonly PlanEdit[]): void => {
+      const done = edit(store, edits);
+      if ('added' in done && done.added !== null) setChosen(done.added);
+    },
+    [store],
+  );
+  const chosenSection =
+    plan.sections.find(({ items }) => items.some((item) => item.id === chosen)) ?? plan.sections.find(({ id }) => id === section);
+  const add = (movement: Movement): void => {
+    const place = placeFor(plan, chosen, chosenSection?.id ?? null, movement);
+    if (place) change([{ kind: 'insert', item: itemOf(movement, ageBandOf(meanAgeOf(page))), place }]);
+  };
+  const chooseSection = (id: string): void => {
+    setSection(id);
+    setChosen(null);
+    input.current?.focus();
+  };
+  usePlanKeys({ store, library, chosen, setChosen, change, input, inspector });
+
+  useEffect(() => {
+    // what was chosen may be gone after an undo
+    if (chosen !== null && !plan.sections.some(({ items }) => items.some((item) => item.id === chosen))) setChosen(null);
+  }, [plan, chosen]);
+
+  const timed = evaluation.timeline.items.find(({ item }) => item.id === chosen);
+  const pace = timed && page.paces.find(({ kind }) => kind === timed.movement.kind);
+  return (
+    <Page
+      title={page.class.groupName}
+      about={aboutClass(page)}
+      actions={
+        <>
+          <SaveNote state={state} />
+          <Gauge totalSeconds={evaluation.timeline.totalSeconds} lengthMinutes={page.class.lengthMinutes} startsAt={page.class.startsAt} />
+          <Button component={Link} to={`/classes/${page.class.id}/teach`} variant="contained">
+            Teach this class
+          </Button>
+        </>
+      }
+    >
+      <LibraryDrawer
+        movements={movements}
+        programme={page.class.programme}
+        section={chosenSection?.kind ?? null}
+        input={input}
+        onAdd={add}
+      />
+      <RunningOrder
+        plan={plan}
+        evaluation={evaluation}
+        startsAt={page.class.startsAt}
+        chosen={chosen}
+        chosenSection={chosen === null ? section : null}
+        onChoose={setChosen}
+        onChooseSection={chooseSection}
+        onMove={(item: string, place: Place) => {
+          change([{ kind: 'move', item, place }]);
+        }}
+      />
+      <Box
+        ref={inspector}
+        component="section"
+        aria-label="Details"
+        tabIndex={0}
+        sx={{
+          width: 296,
+          flexShrink: 0,
+          borderLeft: `1px solid ${palette.line}`,
+          overflowY: 'auto',
+          p: 2,
+          '&:focus-visible': { outlineOffset: '-3px' },
+        }}
+      >
+        {timed && <ItemInspector plan={plan} timed={timed} pace={pace?.factor ?? 1} paceItems={pace?.items ?? 0} onEdit={change} />}
+        <FindingsList
+          evaluation={evaluation}
+          library={library}
+          onChoose={setChosen}
+          onMend={({ mend }: Finding) => {
+            if (mend) change(mend);
+          }}
+        />
+        {!timed && <ClassInspector page={page} plan={plan} evaluation={evaluation} library={library} />}
+      </Box>
+      <KeysHelp keys={keys} />
+      {state.kind === 'conflict' && (
+        <ConflictDialog
+          current={state.current}
+          yours={plan}
+          library={library}
+          onSettle={(settled) => {
+            store.setState({ plan: settled });
+            settle(settled, state.current);
+          }}
+        />
+      )}
+    </Page>
+  );
+}
+
+/** What is added goes after the item chosen, to the section chosen, or to the first section that it fits. */
+function placeFor(plan: ClassPlan, chosen: string | null, section: string | null, movement: Movement): Place | null {
+  if (chosen !== null) return { at: 'after', item: chosen };
+  const fitting =
+    plan.sections.find(({ id }) => id === section) ??
+    plan.sections.find(({ kind }) => movement.sections.includes(kind)) ??
+    plan.sections[0];
+  return fitting ? { at: 'end-of', section: fitting.id } : null;
+}
+
+function meanAgeOf(page: ClassPageResponse): number {
+  const { agesYears } = contextOf(page);
+  return agesYears.length === 0 ? 9 : agesYears.reduce((sum, age) => sum + age, 0) / agesYears.length;
+}
+
+interface KeyContext {
+  readonly store: ReturnType<typeof makePlanStore>;
+  readonly library: Library;
+  readonly chosen: string | null;
+  readonly setChosen: (id: string | null) => void;
+  readonly change: (edits: readonly PlanEdit[]) => void;
+  readonly input: React.RefObject<HTMLInputElement | null>;
+  readonly inspector: React.RefObject<HTMLDivElement | null>;
+}
+
+function usePlanKeys({ store, library, chosen, setChosen, change, input, inspector }: KeyContext): void {
+  const press = (key: PlanKey): void => {
+    const { plan } = store.getState();
+    if (chosen === null) return;
+    const next = key === 'remove' ? neighbourOf(plan, chosen, 'down') : chosen;
+    const done = editOfKey(key, plan, chosen, library);
+    if (!done) return;
+    change([done]);
+    if (key === 'remove') setChosen(next === chosen ? neighbourOf(store.getState().plan, null, 'up') : next);
+  };
+  const choose = (direction: 'up' | 'down'): void => {
+    setChosen(neighbourOf(store.getState().plan, chosen, direction));
+  };
+  const options = { preventDefault: true, useKey: true } as const;
+  useHotkeys('/', () => input.current?.focus(), options);
+  useHotkeys(
+    'arrowup',
+    () => {
+      choose('up');
+    },
+    options,
+    [chosen],
+  );
+  useHotkeys(
+    'arrowdown',
+    () => {
+      choose('down');
+    },
+    options,
+    [chosen],
+  );
+  useHotkeys(
+    'alt+arrowup',
+    () => {
+      press('up');
+    },
+    options,
+    [chosen],
+  );
+  useHotkeys(
+    'alt+arrowdown',
+    () => {
+      press('down');
+    },
+    options,
+    [chosen],
+  );
+  useHotkeys(
+    ['+', '='],
+    () => {
+      press('more');
+    },
+    { ...options, splitKey: '~' },
+    [chosen],
+  );
+  useHotkeys(
+    'shift+=',
+    () => {
+      press('more');
+    },
+    { ...options, splitKey: '~' },
+    [chosen],
+  );
+  useHotkeys(
+    ['-', '−'],
+    () => {
+      press('less');
+    },
+    options,
+    [chosen],
+  );
+  useHotkeys(
+    's',
+    () => {
+      press('sides');
+    },
+    options,
+    [chosen],
+  );
+  useHotkeys(
+    't',
+    () => {
+      press('tiers');
+    },
+    options,
+    [chosen],
+  );
+  useHotkeys(
+    'd',
+    () => {
+      press('double');
+    },
+    options,
+    [chosen],
+  );
+  useHotkeys(
+    ['delete', 'backspace'],
+    () => {
+      press('remove');
+    },
+    options,
+    [chosen],
+  );
+  useHotkeys(
+    'ctrl+z, meta+z',
+    () => {
+      store.temporal.getState().undo();
+    },
+    options,
+  );
+  useHotkeys(
+    'ctrl+shift+z, meta+shift+z',
+    () => {
+      store.temporal.getState().redo();
+    },
+    options,
+  );
+  useHotkeys(
+    'escape',
+    () => {
+      setChosen(null);
+    },
+    options,
+  );
+  useHotkeys('enter', () => inspector.current?.focus(), { ...options, enabled: chosen !== null, ignoreEventWhen: isOnButton }, [chosen]);
+}
+
+/** Enter on a button or a link is for that button; a rung is a button too, but choosing is all that it does. */
+function isOnButton(event: KeyboardEvent): boolean {
+  return (
+    event.target instanceof HTMLElement &&
+    event.target.closest('a, button') !== null &&
+    event.target.closest('[aria-label="Running order"]') === null
+  );
+}

@@ -1,0 +1,46 @@
+import type { Problem } from '@leiter/contract';
+import { noteAnswer } from './connection';
+
+/** A refusal of the server, or no answer at all (status 0). */
+export class ApiError extends Error {
+  constructor(
+    readonly status: number,
+    readonly problem: Problem | null,
+  ) {
+    super(problem?.detail ?? problem?.title ?? 'No answer');
+  }
+
+  /** True when trying again later may help: nothing is wrong with what was sent. */
+  get isAway(): boolean {
+    return this.status === 0 || this.status === 502 || this.status === 503 || this.status === 504;
+  }
+}
+
+type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
+
+/**
+ * One request to the API.
+ * @returns what the server answered; the type is what the contract promises for the path.
+ * @throws ApiError, and nothing else.
+ */
+export async function api<Answer>(method: Method, path: string, body?: unknown): Promise<Answer> {
+  let response: Response;
+  try {
+    response = await fetch(`/api/${path}`, {
+      method,
+      credentials: 'same-origin',
+      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+    });
+  } catch {
+    noteAnswer('away');
+    throw new ApiError(0, null);
+  }
+  if (response.ok) {
+    noteAnswer('there');
+    return (response.status === 204 ? undefined : await response.json()) as Answer; // see above
+  }
+  const problem = (await response.json().catch(() => null)) as Problem | null; // the server's errors are problem documents
+  const error = new ApiError(response.status, problem);
+  if (error.isAway) noteAnswer('away');
+  throw error;
+}

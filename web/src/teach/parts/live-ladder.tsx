@@ -1,0 +1,73 @@
+import Box from '@mui/material/Box';
+import type { TimedItem } from '@leiter/core';
+import { effortColours, palette } from '../../shared/palette';
+
+const pixelsPerSecond = 0.62;
+const leastRung = 40;
+const nowAt = 330;
+
+/** The class as a ladder that passes under a fixed line: what is on it is now. */
+export function LiveLadder({
+  items,
+  itemIndex,
+  elapsedShare,
+}: {
+  readonly items: readonly TimedItem[];
+  readonly itemIndex: number;
+  readonly elapsedShare: number;
+}) {
+  let top = 0;
+  const rungs = items.map((timed) => {
+    const height = Math.max(leastRung, timed.seconds * pixelsPerSecond);
+    const rung = { timed, top, height };
+    top += height;
+    return rung;
+  });
+  const current = rungs[itemIndex];
+  const offset = current ? current.top + current.height * elapsedShare : top;
+  return (
+    <Box
+      aria-hidden="true"
+      sx={{ width: 210, flexShrink: 0, position: 'relative', overflow: 'hidden', backgroundColor: palette.nightShade }}
+    >
+      {[16, 190].map((left) => (
+        <Box key={left} sx={{ position: 'absolute', left, top: 0, bottom: 0, width: 5, backgroundColor: '#4A5A5F' }} />
+      ))}
+      <Box sx={{ position: 'absolute', left: 22, width: 167, top: nowAt, transform: `translateY(${String(-offset)}px)` }}>
+        {rungs.map(({ timed, top: rungTop, height }, index) => (
+          <Box
+            key={timed.item.id}
+            sx={{
+              position: 'absolute',
+              top: rungTop,
+              height,
+              left: 0,
+              right: 0,
+              borderTop: '1px solid #3A4A4F',
+              display: 'flex',
+              gap: 1,
+              p: '5px 4px 4px 7px',
+              backgroundColor: index === itemIndex ? '#26343A' : 'transparent',
+            }}
+          >
+            <Box
+              sx={{ width: 9, flexShrink: 0, backgroundColor: effortColours[timed.movement.effort], opacity: index < itemIndex ? 0.35 : 1 }}
+            />
+            <Box
+              sx={{
+                fontSize: 15,
+                lineHeight: 1.25,
+                overflow: 'hidden',
+                color: index === itemIndex ? '#FFFFFF' : palette.nightSoft,
+                fontWeight: index === itemIndex ? 700 : 400,
+              }}
+            >
+              {timed.movement.name}
+            </Box>
+          </Box>
+        ))}
+      </Box>
+      <Box sx={{ position: 'absolute', left: 0, right: 0, top: nowAt, height: 4, mt: '-2px', backgroundColor: palette.cream }} />
+    </Box>
+  );
+}

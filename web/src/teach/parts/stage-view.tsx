@@ -1,0 +1,141 @@
+import Box from '@mui/material/Box';
+import { clockText, type Position } from '@leiter/core';
+import { headingFont, palette } from '../../shared/palette';
+import { FigurePlace } from '../../shared/figure-place';
+import { sectionWords } from '../../shared/words';
+import { countOf, paceWords, sideWords, stepWords } from '../teach-words';
+
+interface Props {
+  readonly position: Position;
+  readonly clock: string;
+  readonly endsAt: string;
+}
+
+/** What is taught now, to be read from three metres away. */
+export function StageView({ position, clock, endsAt }: Props) {
+  const { timed, next, step } = position;
+  if (!timed) return null;
+  const { movement, item } = timed;
+  const cue = item.cue ?? movement.cues[0];
+  const tiers = item.tiers.flatMap((name) => {
+    const tier = movement.tiers[name];
+    return tier ? [{ name, ...tier }] : [];
+  });
+  return (
+    <Box sx={{ flex: 1, minWidth: 0, p: '26px 36px 20px', display: 'flex', flexDirection: 'column', height: '100%' }}>
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', fontSize: 23, color: palette.nightSoft }}>
+        <span>
+          {sectionWords[timed.section.kind]}{' '}
+          <Box component="span" sx={{ ml: 2 }}>
+            {clock}
+          </Box>
+        </span>
+        <span>
+          ends <strong style={{ color: palette.cream }}>{endsAt}</strong> · {paceWords(position)}
+        </span>
+      </Box>
+      <Box
+        component="h1"
+        sx={{
+          fontFamily: headingFont,
+          fontSize: movement.name.length > 22 ? 72 : 92,
+          lineHeight: 1.05,
+          fontWeight: 700,
+          m: '6px 0 12px',
+          color: palette.cream,
+        }}
+      >
+        {movement.name}
+      </Box>
+      <Box sx={{ flex: 1, minHeight: 0, display: 'grid', gridTemplateColumns: '320px 1fr', gap: 4, alignItems: 'center' }}>
+        <FigurePlace size={300} tone="night" />
+        <Now position={position} />
+      </Box>
+      {tiers.length > 1 && (
+        <Box sx={{ display: 'grid', gridTemplateColumns: `repeat(${String(tiers.length)}, 1fr)`, gap: 3, mb: 2 }}>
+          {tiers.map((tier) => (
+            <Box key={tier.name} sx={{ borderTop: '3px solid #6E7F80', pt: 1 }}>
+              <Box sx={{ fontSize: 19, color: palette.nightSoft }}>
+                {tier.fromGrade === null ? tier.name : `${tier.name}, from ${tier.fromGrade.replaceAll('-', ' ')}`}
+              </Box>
+              <Box sx={{ fontSize: 24, lineHeight: 1.25 }}>{tier.what}</Box>
+            </Box>
+          ))}
+        </Box>
+      )}
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 4, borderTop: '1px solid #3A4A4F', pt: 1.75, fontSize: 25 }}>
+        <span>
+          {cue !== undefined && (
+            <>
+              <Box component="span" sx={{ color: palette.nightSoft, mr: 1.5 }}>
+                Say
+              </Box>
+              {cue}
+            </>
+          )}
+        </span>
+        <Box component="span" sx={{ whiteSpace: 'nowrap' }}>
+          <Box component="span" sx={{ color: palette.nightSoft, mr: 1.5 }}>
+            Next
+          </Box>
+          {next ? next.movement.name : 'the end'}
+          {next && (
+            <Box component="span" sx={{ color: palette.nightSoft, ml: 1.5 }}>
+              {clockText(next.seconds)}
+            </Box>
+          )}
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+function Now({ position }: { readonly position: Position }) {
+  const { step, count, remainingSeconds, stepRemainingSeconds, isPaused } = position;
+  const side = sideWords(step);
+  const of = countOf(step);
+  return (
+    <Box>
+      <Box aria-live="polite" sx={{ fontSize: 30, color: palette.nightSoft }}>
+        {isPaused ? 'Paused – space goes on' : stepWords(step)}
+        {side && !isPaused && (
+          <Box>
+            they use
+            <Box
+              sx={{
+                fontFamily: headingFont,
+                fontSize: side.children.length > 6 ? 76 : 104,
+                lineHeight: 1,
+                fontWeight: 750,
+                color: '#E6C35C',
+              }}
+            >
+              {side.children}
+            </Box>
+            <Box sx={{ fontSize: 24, mb: 1 }}>
+              facing them: you show your <strong style={{ color: palette.cream }}>{side.show}</strong>
+            </Box>
+          </Box>
+        )}
+      </Box>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 4 }}>
+        {of !== null ? (
+          <Box sx={{ fontFamily: headingFont, fontWeight: 750, fontSize: 120, lineHeight: 1 }}>
+            {count}
+            <Box component="span" sx={{ fontSize: 48, color: palette.nightSoft, ml: 2 }}>
+              of {of}
+            </Box>
+          </Box>
+        ) : (
+          <Box sx={{ fontFamily: headingFont, fontWeight: 750, fontSize: 110, lineHeight: 1 }}>
+            {clockText(Math.ceil(stepRemainingSeconds))}
+          </Box>
+        )}
+        <Box>
+          <Box sx={{ fontFamily: headingFont, fontSize: 56, lineHeight: 1 }}>{clockText(Math.ceil(remainingSeconds))}</Box>
+          <Box sx={{ fontSize: 21, color: palette.nightSoft }}>left of this item</Box>
+        </Box>
+      </Box>
+    </Box>
+  );
+}

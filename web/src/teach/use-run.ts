@@ -1,0 +1,61 @@
+import { caughtUp, moved, positionOf, startRun, type Position, type Run, type RunMove, type TimedItem } from '@leiter/core';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { forgetRun, keepRun, keptRun } from './run-store';
+import { monotonicNow } from './monotonic-clock';
+
+const tickMilliseconds = 200;
+
+export interface LiveRun {
+  readonly run: Run | null;
+  readonly position: Position | null;
+  readonly start: () => void;
+  readonly move: (move: RunMove) => void;
+  readonly forget: () => void;
+}
+
+/** A class being taught: goes on by itself, kept over a reload. The ticks only look at the clock; they never count time. */
+export function useRun(classId: string, items: readonly TimedItem[]): LiveRun {
+  const [run, setRun] = useState<Run | null>(() => keptRun(classId));
+  const [now, setNow] = useState(monotonicNow);
+  const current = useRef(run);
+
+  const put = useCallback(
+    (next: Run): void => {
+      if (next === current.current) return;
+      current.current = next;
+      keepRun(classId, next);
+      setRun(next);
+    },
+    [classId],
+  );
+  useEffect(() => {
+    const tick = (): void => {
+      const moment = monotonicNow();
+      if (current.current) put(caughtUp(current.current, items, moment));
+      setNow(moment);
+    };
+    tick();
+    const timer = setInterval(tick, tickMilliseconds);
+    document.addEventListener('visibilitychange', tick);
+    return () => {
+      clearInterval(timer);
+      document.removeEventListener('visibilitychange', tick);
+    };
+  }, [items, put]);
+
+  return {
+    run,
+    position: run && positionOf(run, items, Math.max(now, run.itemStartedAt)),
+    start: () => {
+      put(startRun(monotonicNow()));
+    },
+    move: (move) => {
+      if (current.current) put(moved(current.current, move, items, monotonicNow()));
+    },
+    forget: () => {
+      forgetRun(classId);
+      current.current = null;
+      setRun(null);
+    },
+  };
+}
