@@ -8,8 +8,7 @@ const leastFreeBytes = 400 * 1024 * 1024;
 
 export function requireNode() {
   const [major = 0, minor = 0] = process.versions.node.split('.').map(Number);
-  if (major < 20 || (major === 20 && minor < 19))
-    giveUp(`Leiter needs Node.js 20.19 or newer; this is ${process.versions.node}.`);
+  if (major < 20 || (major === 20 && minor < 19)) giveUp(`Leiter needs Node.js 20.19 or newer; this is ${process.versions.node}.`);
 }
 
 /** Makes a folder of ours, or says why it cannot be used. */
@@ -36,13 +35,18 @@ function installPackages(packages, otherwise) {
   const advice = `Install ${packages.join(' and ')} with your system's package manager${otherwise}.`;
   if (run('apt-get', ['--version']).code !== 0 || (!isRoot && !canSudo)) giveUp(advice);
   say(`Installing ${packages.join(' and ')} (once) …`);
-  const apt = (...args) => run(isRoot ? 'apt-get' : 'sudo', isRoot ? args : ['-n', 'apt-get', ...args], { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+  const apt = (...args) =>
+    run(isRoot ? 'apt-get' : 'sudo', isRoot ? args : ['-n', 'apt-get', ...args], {
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    });
   apt('update', '-qq');
   if (apt('install', '-y', '-qq', '--no-install-recommends', ...packages).code !== 0) giveUp(advice);
 }
 
 export function requirePostgres() {
-  const hasDebian = existsSync('/usr/lib/postgresql') && readdirSync('/usr/lib/postgresql').some((version) => existsSync(`/usr/lib/postgresql/${version}/bin/initdb`));
+  const hasDebian =
+    existsSync('/usr/lib/postgresql') &&
+    readdirSync('/usr/lib/postgresql').some((version) => existsSync(`/usr/lib/postgresql/${version}/bin/initdb`));
   if (process.env['PGBIN'] || hasDebian || run('sh', ['-c', 'command -v pg_ctl']).code === 0) return;
   installPackages(['postgresql'], ', or set LEITER_DATABASE_URL to a PostgreSQL server of your own');
 }
@@ -55,7 +59,9 @@ export function requireChromium() {
 /** Installs the packages of the lock file when it changed since the last time. */
 export function requirePackages() {
   const stamp = `${root}/node_modules/.leiter-lock`;
-  const wanted = createHash('sha256').update(readFileSync(`${root}/package-lock.json`)).digest('hex');
+  const wanted = createHash('sha256')
+    .update(readFileSync(`${root}/package-lock.json`))
+    .digest('hex');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
   say('Installing packages (once, and when they change) …');
   const { code, output } = run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);

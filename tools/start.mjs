@@ -26,7 +26,8 @@ function sessionSecret() {
 }
 
 requireNode();
-if (!Number.isInteger(port) || port < 1 || port > 65_535) giveUp(`PORT is ${process.env['PORT']}, which is no port: a number from 1 to 65535.`);
+if (!Number.isInteger(port) || port < 1 || port > 65_535)
+  giveUp(`PORT is ${process.env['PORT']}, which is no port: a number from 1 to 65535.`);
 requireFolder(folder);
 requireAlone();
 if (!(await isFree(port))) giveUp(`Port ${port} is in use: stop what uses it, or start with PORT=4700 npm start.`);
@@ -68,12 +69,20 @@ process.on('SIGHUP', stop);
 
 server.on('message', () => {
   say(`Leiter is at http://127.0.0.1:${port}`);
-  say(isEmptyWanted ? 'The first visitor makes the club and is its owner.' : 'Demo club: choose a person on the sign-in page (password farholm-demo).');
+  say(
+    isEmptyWanted
+      ? 'The first visitor makes the club and is its owner.'
+      : 'Demo club: choose a person on the sign-in page (password farholm-demo).',
+  );
 });
 server.on('exit', (code, signal) => {
   database?.stop();
   rmSync(lock, { force: true });
   if (isStopping) process.exit(0);
-  console.error(signal ? `The server was ended (${signal}). Start again: nothing is lost.` : 'The server stopped; see above. Start again: nothing is lost.');
+  console.error(
+    signal
+      ? `The server was ended (${signal}). Start again: nothing is lost.`
+      : 'The server stopped; see above. Start again: nothing is lost.',
+  );
   process.exit(code === 0 || code === null ? 1 : code);
 });

@@ -2,10 +2,11 @@ import type { Attendance } from './class.js';
 import type { GradeResponse } from './syllabus.js';
 import type { ObservationResponse } from './observation.js';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsObject, IsOptional, IsUUID, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsObject, IsUUID, ValidateNested } from 'class-validator';
 import { DayField } from './day-field.js';
 import { Household } from './household.js';
 import { Line } from './text.js';
+import { MayBeLeftOut } from './optional.js';
 
 export class AddChildRequest {
   @Line({ most: 60 })
@@ -34,34 +35,34 @@ export class AddChildRequest {
 
 /** Only what is to be changed. */
 export class ChangeChildRequest {
-  @IsOptional()
+  @MayBeLeftOut()
   @Line({ most: 60 })
   givenName?: string;
 
-  @IsOptional()
+  @MayBeLeftOut()
   @Line({ most: 3 })
   familyInitial?: string;
 
-  @IsOptional()
+  @MayBeLeftOut()
   @DayField()
   birthDate?: string;
 
-  @IsOptional()
+  @MayBeLeftOut()
   @IsIn(['left', 'right'], { message: 'Choose the side the child prefers.' })
   leadSide?: 'left' | 'right';
 
-  @IsOptional()
+  @MayBeLeftOut()
   @ValidateNested()
   @Type(() => Household)
   household?: Household;
 
-  @IsOptional()
+  @MayBeLeftOut()
   @IsArray()
   @ArrayMaxSize(20)
   @IsUUID('all', { each: true, message: 'Choose a group.' })
   groupIds?: string[];
 
-  @IsOptional()
+  @MayBeLeftOut()
   @IsBoolean()
   archived?: boolean;
 }

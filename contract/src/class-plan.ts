@@ -12,22 +12,10 @@ import {
   type TierName,
 } from '@leiter/core';
 import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsObject,
-  IsOptional,
-  Matches,
-  Max,
-  Min,
-  ValidateNested,
-} from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsNumber, IsObject, Matches, Max, Min, ValidateNested } from 'class-validator';
 import { applyDecorators } from './apply-decorators.js';
 import { Line } from './text.js';
+import { MayBeLeftOut } from './optional.js';
 
 const id = /^[A-Za-z0-9_-]{1,64}$/;
 const slug = /^[a-z0-9]+(-[a-z0-9]+)*$/;
@@ -110,15 +98,15 @@ export class PlanItem {
   @IsIn(tierNames, { each: true, message: 'A version is easier, core or harder.' })
   tiers!: TierName[];
 
-  @IsOptional()
+  @MayBeLeftOut()
   @IsIn(familiarities)
   familiarity?: Familiarity;
 
-  @IsOptional()
+  @MayBeLeftOut()
   @Line({ least: 0, most: 200 })
   cue?: string;
 
-  @IsOptional()
+  @MayBeLeftOut()
   @Line({ least: 0, most: 1000 })
   note?: string;
 }

@@ -1,9 +1,11 @@
 import type { AgeBand, ClassPlan, Exposure, MovementKind } from '@leiter/core';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsIn, IsNumber, IsOptional, IsUUID, Matches, Max, Min, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsIn, IsNumber, IsUUID, Matches, Max, Min, ValidateNested } from 'class-validator';
 import { DayField } from './day-field.js';
 import type { ObservationResponse } from './observation.js';
 import type { BoardRow, GroupResponse } from './group.js';
+import { MayBeLeftOut } from './optional.js';
+import { Line } from './text.js';
 
 export const attendances = ['present', 'late', 'absent', 'watched'] as const;
 /** `absent` given before the class is a told absence; `watched` means the recording was seen. */
@@ -25,9 +27,14 @@ export class AttendanceRequest {
 
 /** What is known of the teaching of a class. */
 export class ChangeClassRequest {
-  @IsOptional()
+  @MayBeLeftOut()
   @IsIn(['started', 'ended'])
   teaching?: 'started' | 'ended';
+
+  /** How the stops that the checks found were dealt with, in the words of the one who teaches. */
+  @MayBeLeftOut()
+  @Line({ most: 500 })
+  stopsNote?: string;
 }
 
 export class ItemTime {
@@ -65,6 +72,7 @@ export interface ClassResponse {
   readonly instructorId: string | null;
   readonly taughtAt: string | null;
   readonly endedAt: string | null;
+  readonly stopsNote: string | null;
   readonly hasPlan: boolean;
 }
 

@@ -2,6 +2,7 @@ import type { StandingName, Mark } from '@leiter/core';
 import { IsBoolean, IsIn, IsInt, IsOptional, IsUUID, Max, Min } from 'class-validator';
 import type { RequirementResponse } from './syllabus.js';
 import { Line, TimeOfDay } from './text.js';
+import { MayBeLeftOut } from './optional.js';
 
 export class AddGroupRequest {
   @Line({ most: 60 })
@@ -29,21 +30,21 @@ export class AddGroupRequest {
 
 /** Only what is to be changed. */
 export class ChangeGroupRequest {
-  @IsOptional()
+  @MayBeLeftOut()
   @Line({ most: 60 })
   name?: string;
 
-  @IsOptional()
+  @MayBeLeftOut()
   @IsInt({ message: 'Choose a day of the week.' })
   @Min(1)
   @Max(7)
   weekday?: number;
 
-  @IsOptional()
+  @MayBeLeftOut()
   @TimeOfDay()
   startsAt?: string;
 
-  @IsOptional()
+  @MayBeLeftOut()
   @IsIn([30, 45, 60], { message: 'A class lasts 30, 45 or 60 minutes.' })
   lengthMinutes?: number;
 
@@ -51,7 +52,7 @@ export class ChangeGroupRequest {
   @IsUUID('all', { message: 'Choose who teaches the group.' })
   instructorId?: string | null;
 
-  @IsOptional()
+  @MayBeLeftOut()
   @IsBoolean()
   archived?: boolean;
 }

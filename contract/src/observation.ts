@@ -26,27 +26,28 @@ import {
 } from 'class-validator';
 import { DayField } from './day-field.js';
 import { Line } from './text.js';
+import { MayBeLeftOut } from './optional.js';
 
 export class MeasureFields {
-  @IsOptional()
+  @MayBeLeftOut()
   @IsNumber()
   @Min(0)
   @Max(3600)
   seconds?: number;
 
-  @IsOptional()
+  @MayBeLeftOut()
   @IsInt()
   @Min(0)
   @Max(1000)
   reps?: number;
 
-  @IsOptional()
+  @MayBeLeftOut()
   @IsInt()
   @Min(0)
   @Max(100)
   correct?: number;
 
-  @IsOptional()
+  @MayBeLeftOut()
   @IsInt()
   @Min(1)
   @Max(100)

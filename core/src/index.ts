@@ -53,7 +53,8 @@ export {
 export { applyEdit, applyEdits, stepItem, type EditRefusal, type Place, type PlanEdit } from './class-plan/edit.js';
 export { itemOf, sidesToChoose } from './class-plan/new-item.js';
 export { planFromTemplate, templatesFor, type PlanTemplate } from './class-plan/template.js';
-export { evaluatePlan, type Evaluation, type EvaluationContext } from './class-plan/evaluation.js';
+export { fillSlot } from './class-plan/fill-slot.js';
+export { evaluatePlan, meanAge, type Evaluation, type EvaluationContext } from './class-plan/evaluation.js';
 export { defaultTimingSettings, type TimingSettings } from './timing/settings.js';
 export { type TimeParts } from './timing/item-time.js';
 export { type Exposure } from './timing/familiarity.js';

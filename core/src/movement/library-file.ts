@@ -97,7 +97,7 @@ function completed(entry: Fields): Movement {
 }
 
 function fault(entry: string, field: string, kind: LibraryFault['kind'], found: unknown): LibraryFault {
-  return { entry, field, kind, found: typeof found === 'string' ? found : (JSON.stringify(found) ?? '') };
+  return { entry, field, kind, found: typeof found === 'string' ? found : found === undefined ? '' : JSON.stringify(found) };
 }
 
 function faultsOfEntry(entry: Fields, index: number): readonly LibraryFault[] {

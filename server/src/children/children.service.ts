@@ -98,11 +98,10 @@ export class ChildrenService {
     if (refusal) return refused(refusal);
     const today = await this.clubs.today(clubId);
     const { groupIds, archived, ...fields } = request;
-    const given = Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined));
     const archivedAt = archived === undefined ? child.archivedAt : archived ? (child.archivedAt ?? new Date()) : null;
     const saved = await this.source.transaction(async (manager) => {
       if (groupIds) await enrol(manager, child, groupIds, today);
-      return manager.save(ChildEntity, { ...child, ...given, archivedAt });
+      return manager.save(ChildEntity, Object.assign(child, fields, { archivedAt }));
     });
     return accepted(await this.response(clubId, saved));
   }

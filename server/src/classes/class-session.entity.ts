@@ -28,4 +28,7 @@ export class ClassSessionEntity {
 
   @Column('timestamptz', { name: 'ended_at', nullable: true })
   endedAt!: Date | null;
+
+  @Column('text', { name: 'stops_note', nullable: true })
+  stopsNote!: string | null;
 }

@@ -3,7 +3,7 @@ import type { ClassResponse } from '@leiter/contract';
 /** A class with its group; ends in WHERE … so that callers add theirs. */
 export const selectClasses = `
   SELECT c.id, c.group_id, t.name AS group_name, p.slug AS programme, c.day, c.starts_at, c.length_minutes, c.instructor_id,
-         c.taught_at, c.ended_at, EXISTS (SELECT 1 FROM class_plan l WHERE l.class_id = c.id) AS has_plan
+         c.taught_at, c.ended_at, c.stops_note, EXISTS (SELECT 1 FROM class_plan l WHERE l.class_id = c.id) AS has_plan
   FROM class_session c JOIN teaching_group t ON t.id = c.group_id JOIN programme p ON p.id = t.programme_id
   WHERE c.club_id = $1`;
 
@@ -18,6 +18,7 @@ export interface ClassRow {
   readonly instructor_id: string | null;
   readonly taught_at: Date | null;
   readonly ended_at: Date | null;
+  readonly stops_note: string | null;
   readonly has_plan: boolean;
 }
 
@@ -33,6 +34,7 @@ export function classResponse(row: ClassRow): ClassResponse {
     instructorId: row.instructor_id,
     taughtAt: row.taught_at?.toISOString() ?? null,
     endedAt: row.ended_at?.toISOString() ?? null,
+    stopsNote: row.stops_note,
     hasPlan: row.has_plan,
   };
 }

@@ -145,6 +145,8 @@ export class ClassesService {
          WHERE club_id = $1 AND id = $2`,
         [clubId, id, request.teaching === 'ended'],
       );
+    if (request.stopsNote !== undefined)
+      await this.source.query('UPDATE class_session SET stops_note = $3 WHERE club_id = $1 AND id = $2', [clubId, id, request.stopsNote]);
     return this.find(clubId, id);
   }
 

@@ -6,6 +6,8 @@ import { startSession } from '../people/session.controller.js';
 import { Public } from '../people/session.guard.js';
 import { FoundingService } from './founding.service.js';
 
+const refusals = { 'club-exists': 'There is a club already. Sign in, or ask its owner for access.' } as const;
+
 @Controller()
 export class ClubController {
   constructor(private readonly founding: FoundingService) {}
@@ -23,9 +25,6 @@ export class ClubController {
   async found(@Body() body: MakeClubRequest, @Req() request: Request): Promise<void> {
     const founded = await this.founding.found(body);
     if (founded.ok) return startSession(request, founded.value);
-    switch (founded.error.kind) {
-      case 'club-exists':
-        throw new ProblemException(409, 'There is a club already. Sign in, or ask its owner for access.');
-    }
+    throw new ProblemException(409, refusals[founded.error.kind]);
   }
 }

@@ -113,7 +113,9 @@ class DemoTerm {
       const instructorId = people.find((person) => person.email === email)?.id ?? null;
       const programmeId = programmes.find(({ slug }) => slug === programme)?.id ?? '';
       const slot = { name, weekday, startsAt, lengthMinutes, instructorId };
-      const entity = await this.manager.save(this.manager.create(GroupEntity, { clubId: this.clubId, programmeId, ...slot, archivedAt: null }));
+      const entity = await this.manager.save(
+        this.manager.create(GroupEntity, { clubId: this.clubId, programmeId, ...slot, archivedAt: null }),
+      );
       groups.push({ id: entity.id, name, programme, lengthMinutes, instructorId, entity });
     }
     return groups;

@@ -92,8 +92,7 @@ export class GroupsService {
     if (refusal) return refused(refusal);
     const { archived, ...changes } = request;
     const archivedAt = archived === undefined ? group.archivedAt : archived ? (group.archivedAt ?? new Date()) : null;
-    const given = Object.fromEntries(Object.entries(changes).filter(([, value]) => value !== undefined));
-    await this.groups.save({ ...group, ...given, archivedAt });
+    await this.groups.save(Object.assign(group, changes, { archivedAt }));
     return accepted(await this.find(clubId, id));
   }
 

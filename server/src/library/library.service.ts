@@ -11,7 +11,7 @@ export class LibraryService {
 
   async list(clubId: string): Promise<readonly Movement[]> {
     const rows = await this.movements.find({ where: { clubId }, order: { slug: 'ASC' } });
-    return rows.map((row) => row.document);
+    return rows.map((row) => row.document).sort((one, other) => one.name.localeCompare(other.name, 'en'));
   }
 
   async library(clubId: string): Promise<Library> {

@@ -4,6 +4,8 @@ import { ProblemException } from '../http/problem.js';
 import { PeopleService } from './people.service.js';
 import { AskedBy, ForRoles, type Asker } from './session.guard.js';
 
+const refusals = { 'email-taken': 'Somebody signs in with this address already.' } as const;
+
 @Controller('people')
 export class PeopleController {
   constructor(private readonly people: PeopleService) {}
@@ -18,11 +20,7 @@ export class PeopleController {
   async add(@AskedBy() asker: Asker, @Body() body: AddPersonRequest): Promise<PersonResponse> {
     const added = await this.people.add(asker.clubId, body);
     if (added.ok) return added.value;
-    switch (added.error.kind) {
-      case 'email-taken':
-        throw new ProblemException(422, 'Somebody signs in with this address already.', {
-          errors: [{ field: 'email', message: 'Somebody signs in with this address already.' }],
-        });
-    }
+    const message = refusals[added.error.kind];
+    throw new ProblemException(422, message, { errors: [{ field: 'email', message }] });
   }
 }

@@ -6,7 +6,9 @@ import { hash, verify } from '@node-rs/argon2';
 import { Repository } from 'typeorm';
 import { PersonEntity } from './person.entity.js';
 
-export type AddPersonRefusal = { readonly kind: 'email-taken' };
+export interface AddPersonRefusal {
+  readonly kind: 'email-taken';
+}
 
 /** OWASP's recommendation for argon2id: 19 MiB, two passes, one lane. */
 const argon2id = { algorithm: 2, memoryCost: 19_456, timeCost: 2, parallelism: 1 } as const;

@@ -113,7 +113,7 @@ function sameMark(stored: ObservationResponse, request: AddObservationRequest): 
     one.side,
     one.mark,
     one.help ?? null,
-    { ...one.measure },
+    [one.measure.seconds, one.measure.reps, one.measure.correct, one.measure.of],
     [...one.faults],
     one.note,
     one.seenOn,

@@ -1,5 +1,5 @@
 import type { ClassResponse, TodayResponse } from '@leiter/contract';
-import { addDays, ageBandOf } from '@leiter/core';
+import { addDays, ageBandOf, meanAge } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
@@ -44,19 +44,19 @@ export class TodayService {
       instructorId: coming.group.instructorId,
       taughtAt: null,
       endedAt: null,
+      stopsNote: null,
       hasPlan: false,
     };
     const children = await this.classes.expected(clubId, session);
     const stored = coming.class ? await this.plans.find(clubId, coming.class.id) : null;
     const board = await this.ladders.board(clubId, coming.group.id);
-    const mean = children.length === 0 ? 9 : children.reduce((sum, child) => sum + child.ageYears, 0) / children.length;
     return {
       coming,
       children,
       focus: stored?.plan.focus ?? [],
       itemCount: stored?.plan.sections.reduce((sum, section) => sum + section.items.length, 0) ?? 0,
       board: board.rows,
-      ageBand: ageBandOf(mean),
+      ageBand: ageBandOf(meanAge(children.map(({ ageYears }) => ageYears))),
     };
   }
 

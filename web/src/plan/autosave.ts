@@ -21,12 +21,13 @@ interface Draft {
 
 const draftKey = (classId: string): string => `leiter-plan-${classId}`;
 
-/** What was written and did not reach the server, from before a reload; null when it was overtaken by another save. */
-export function draftOf(classId: string, storedVersion: number): ClassPlan | null {
+/**
+ * What was written and did not reach the server, from before a reload. Where somebody saved meanwhile, its version is old,
+ * and saving it ends in the conflict that shows both.
+ */
+export function draftOf(classId: string): Draft | null {
   const kept = localStorage.getItem(draftKey(classId));
-  if (kept === null) return null;
-  const draft = JSON.parse(kept) as Draft; // written by this file alone
-  return draft.version === storedVersion ? draft.plan : null;
+  return kept === null ? null : (JSON.parse(kept) as Draft); // written by this file alone
 }
 
 /**
@@ -34,12 +35,11 @@ export function draftOf(classId: string, storedVersion: number): ClassPlan | nul
  * at once; a save on an old version ends in `conflict` with both plans at hand.
  */
 export function useAutosave(classId: string, plan: ClassPlan, stored: StoredPlan | null) {
-  const version = useRef(stored?.version ?? 0);
+  const version = useRef(draftOf(classId)?.version ?? stored?.version ?? 0);
   const arrived = useRef<ClassPlan | null>(stored?.plan ?? null);
   const isRunning = useRef(false);
   const latest = useRef(plan);
   const [state, setState] = useState<SaveState>({ kind: 'saved', at: null });
-  const connection = useConnection((store) => store.state);
 
   const save = useCallback(async (): Promise<void> => {
     if (isRunning.current) return;
@@ -72,9 +72,13 @@ export function useAutosave(classId: string, plan: ClassPlan, stored: StoredPlan
     };
   }, [classId, plan, save, state.kind]);
 
-  useEffect(() => {
-    if (connection === 'there' && state.kind === 'waiting') void save();
-  }, [connection, save, state.kind]);
+  useEffect(
+    () =>
+      useConnection.subscribe((connection) => {
+        if (connection.state === 'there' && latest.current !== arrived.current) void save();
+      }),
+    [save],
+  );
 
   useEffect(() => {
     const ask = (event: BeforeUnloadEvent): void => {

@@ -1,4 +1,12 @@
-import type { AddClassRequest, Attendance, ClassPageResponse, ClassResponse, ComingClass, StoredPlan } from '@leiter/contract';
+import type {
+  AddClassRequest,
+  Attendance,
+  ChangeClassRequest,
+  ClassPageResponse,
+  ClassResponse,
+  ComingClass,
+  StoredPlan,
+} from '@leiter/contract';
 import type { ClassPlan, PlanTemplate } from '@leiter/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { api } from '../shared/api';
@@ -12,10 +20,6 @@ export function useClassPage(id: string) {
 
 export function useComingClasses() {
   return useQuery({ queryKey: ['coming'], queryFn: () => api<readonly ComingClass[]>('GET', 'coming-classes') });
-}
-
-export function useGroupClasses(groupId: string) {
-  return useQuery({ queryKey: ['classes-of', groupId], queryFn: () => api<readonly ClassResponse[]>('GET', `groups/${groupId}/classes`) });
 }
 
 export function useTemplates() {
@@ -61,7 +65,7 @@ export function useAttendance(classId: string) {
 
 export function useTeachingNoted(classId: string) {
   return useMutation({
-    mutationFn: (teaching: 'started' | 'ended') => api<ClassResponse>('PATCH', `classes/${classId}`, { teaching }),
+    mutationFn: (request: ChangeClassRequest) => api<ClassResponse>('PATCH', `classes/${classId}`, request),
     onSuccess: () => queryClient.invalidateQueries(),
   });
 }

@@ -1,8 +1,19 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ClassPageResponse } from '@leiter/contract';
-import { itemOf, ageBandOf, type ClassPlan, type Finding, type Library, type Movement, type Place, type PlanEdit } from '@leiter/core';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import {
+  ageBandOf,
+  findItem,
+  itemOf,
+  meanAge,
+  type ClassPlan,
+  type Finding,
+  type Library,
+  type Movement,
+  type Place,
+  type PlanEdit,
+} from '@leiter/core';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams } from 'react-router';
 import { useStore } from 'zustand';
@@ -54,7 +65,7 @@ export function PlanPage() {
       {(data) => (
         <Loaded query={movements} what="library">
           {(all) => {
-            const plan = started ?? draftOf(id, data.stored?.version ?? 0) ?? data.stored?.plan;
+            const plan = started ?? draftOf(id)?.plan ?? data.stored?.plan;
             if (plan) return <Editor key={id} page={data} movements={all} library={library} initial={plan} />;
             return (
               <Page title={data.class.groupName} about={aboutClass(data)}>
@@ -86,7 +97,9 @@ function Editor({ page, movements, library, initial }: EditorProps) {
   const [store] = useState(() => makePlanStore(initial));
   const plan = useStore(store, (state) => state.plan);
   const evaluation = useMemo(() => evaluationOf(plan, library, page), [plan, library, page]);
-  const [chosen, setChosen] = useState<string | null>(null);
+  const [wanted, setChosen] = useState<string | null>(null);
+  // what was chosen may be gone after an undo
+  const chosen = wanted !== null && findItem(plan, wanted) ? wanted : null;
   const [section, setSection] = useState<string | null>(null);
   const { state, settle } = useAutosave(page.class.id, plan, page.stored);
   const input = useRef<HTMLInputElement>(null);
@@ -103,7 +116,7 @@ function Editor({ page, movements, library, initial }: EditorProps) {
     plan.sections.find(({ items }) => items.some((item) => item.id === chosen)) ?? plan.sections.find(({ id }) => id === section);
   const add = (movement: Movement): void => {
     const place = placeFor(plan, chosen, chosenSection?.id ?? null, movement);
-    if (place) change([{ kind: 'insert', item: itemOf(movement, ageBandOf(meanAgeOf(page))), place }]);
+    if (place) change([{ kind: 'insert', item: itemOf(movement, ageBandOf(meanAge(contextOf(page).agesYears))), place }]);
   };
   const chooseSection = (id: string): void => {
     setSection(id);
@@ -111,11 +124,6 @@ function Editor({ page, movements, library, initial }: EditorProps) {
     input.current?.focus();
   };
   usePlanKeys({ store, library, chosen, setChosen, change, input, inspector });
-
-  useEffect(() => {
-    // what was chosen may be gone after an undo
-    if (chosen !== null && !plan.sections.some(({ items }) => items.some((item) => item.id === chosen))) setChosen(null);
-  }, [plan, chosen]);
 
   const timed = evaluation.timeline.items.find(({ item }) => item.id === chosen);
   const pace = timed && page.paces.find(({ kind }) => kind === timed.movement.kind);
@@ -201,11 +209,6 @@ function placeFor(plan: ClassPlan, chosen: string | null, section: string | null
     plan.sections.find(({ kind }) => movement.sections.includes(kind)) ??
     plan.sections[0];
   return fitting ? { at: 'end-of', section: fitting.id } : null;
-}
-
-function meanAgeOf(page: ClassPageResponse): number {
-  const { agesYears } = contextOf(page);
-  return agesYears.length === 0 ? 9 : agesYears.reduce((sum, age) => sum + age, 0) / agesYears.length;
 }
 
 interface KeyContext {

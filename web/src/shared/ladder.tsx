@@ -132,7 +132,7 @@ export function Ladder({
           position: 'absolute',
           right: 226,
           width: 74,
-          top: height - 8,
+          top: height + 8,
           fontSize: 13,
           color: palette.soft,
           textAlign: 'right',

@@ -67,5 +67,5 @@ export function sideWords(step: Step | null): { readonly children: string; reado
 /** The pace against the plan; within ten seconds it is on time. */
 export function paceWords({ behindSeconds }: Position): string {
   if (Math.abs(behindSeconds) <= 10) return 'on time';
-  return behindSeconds > 0 ? `${clockText(behindSeconds)} behind` : `${clockText(-behindSeconds)} ahead`;
+  return behindSeconds > 0 ? `${clockText(behindSeconds)} behind` : `${clockText(Math.abs(behindSeconds))} ahead`;
 }

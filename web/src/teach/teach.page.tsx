@@ -1,10 +1,11 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { ClassPageResponse } from '@leiter/contract';
 import { clockText, wordsOf, type Evaluation, type Library } from '@leiter/core';
 import { DateTime } from 'luxon';
-import { useEffect, useMemo, type ReactNode } from 'react';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams } from 'react-router';
 import { storeItemTimes, useClassPage, useTeachingNoted } from '../plan/class.queries';
@@ -13,6 +14,7 @@ import { useLibrary, useMovements } from '../library/library.queries';
 import { KeysHelp } from '../shared/keys-help';
 import { Loaded, Message } from '../shared/page';
 import { palette } from '../shared/palette';
+import { plural } from '../shared/words';
 import { LiveLadder } from './parts/live-ladder';
 import { StageView } from './parts/stage-view';
 import { useRun, type LiveRun } from './use-run';
@@ -98,9 +100,9 @@ function Live({
         page={page}
         evaluation={evaluation}
         library={library}
-        onStart={() => {
+        onStart={(stopsNote) => {
           live.start();
-          noted.mutate('started');
+          noted.mutate({ teaching: 'started', ...(stopsNote === '' ? {} : { stopsNote }) });
           void document.documentElement.requestFullscreen().catch(() => undefined);
         }}
       />
@@ -157,12 +159,14 @@ function Before({
   readonly page: ClassPageResponse;
   readonly evaluation: Evaluation;
   readonly library: Library;
-  readonly onStart: () => void;
+  readonly onStart: (stopsNote: string) => void;
 }) {
   const stops = evaluation.findings.filter(({ severity }) => severity === 'stop');
+  const [note, setNote] = useState('');
+  const coming = page.children.filter(({ attendance }) => attendance !== 'absent');
   return (
     <Dark>
-      <Box sx={{ maxWidth: 760, mx: 'auto', pt: 10, px: 4 }}>
+      <Box sx={{ maxWidth: 900, height: '100%', overflowY: 'auto', mx: 'auto', pt: 7, px: 4 }}>
         <Typography component="h1" sx={{ fontSize: 54, fontWeight: 700, lineHeight: 1.1 }}>
           {page.class.groupName}
         </Typography>
@@ -182,12 +186,29 @@ function Before({
             })}
           </Box>
         )}
+        {stops.length > 0 && (
+          <TextField
+            label="How have you dealt with this?"
+            value={note}
+            multiline
+            autoFocus
+            fullWidth
+            onChange={(event) => {
+              setNote(event.target.value);
+            }}
+            slotProps={{ htmlInput: { maxLength: 500 } }}
+            sx={{ mb: 3, backgroundColor: palette.cream, borderRadius: '6px' }}
+          />
+        )}
         <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
           <Button
             variant="contained"
             size="large"
-            autoFocus
-            onClick={onStart}
+            autoFocus={stops.length === 0}
+            disabled={stops.length > 0 && note.trim() === ''}
+            onClick={() => {
+              onStart(note.trim());
+            }}
             sx={{
               fontSize: 22,
               px: 4,
@@ -212,6 +233,19 @@ function Before({
         <Typography sx={{ mt: 4, color: palette.nightSoft }}>
           Space pauses. Arrows and page keys go on and back, so a clicker works as well. ? shows the keys.
         </Typography>
+        <Typography component="h2" sx={{ mt: 5, mb: 1, fontSize: 24, fontWeight: 700 }}>
+          {plural(coming.length, 'child', 'children')} coming
+        </Typography>
+        <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, columnCount: 3, fontSize: 20, lineHeight: 1.7 }}>
+          {coming.map(({ id, name, ageYears, gradeName }) => (
+            <li key={id}>
+              {name}{' '}
+              <Box component="span" sx={{ color: palette.nightSoft, fontSize: 16 }}>
+                {ageYears}, {gradeName ?? 'no grade yet'}
+              </Box>
+            </li>
+          ))}
+        </Box>
       </Box>
     </Dark>
   );
@@ -266,7 +300,7 @@ function After({ page, evaluation, live }: { readonly page: ClassPageResponse; r
       return realSeconds === undefined ? [] : [{ itemId: item.id, plannedSeconds: seconds, realSeconds }];
     });
     await storeItemTimes(page.class.id, times);
-    await noted.mutateAsync('ended');
+    await noted.mutateAsync({ teaching: 'ended' });
   };
   return (
     <Box sx={{ p: 6, maxWidth: 720 }}>

@@ -152,6 +152,7 @@ export class FirstSlice1764000000000 implements MigrationInterface {
         instructor_id uuid,
         taught_at timestamptz,
         ended_at timestamptz,
+        stops_note text,
         CHECK (ended_at IS NULL OR taught_at IS NOT NULL),
         FOREIGN KEY (club_id, group_id) REFERENCES teaching_group (club_id, id) ON DELETE CASCADE,
         FOREIGN KEY (club_id, instructor_id) REFERENCES person (club_id, id) ON DELETE SET NULL (instructor_id),

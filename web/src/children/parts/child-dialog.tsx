@@ -57,7 +57,10 @@ function valuesOf(child: ChildResponse): Values {
     ...child,
     groupIds: [...child.groupIds],
     household: {
-      ...household,
+      surface: household.surface,
+      clearLengthM: household.clearLengthM,
+      clearWidthM: household.clearWidthM,
+      adult: household.adult,
       things: household.things.join(', '),
       partner: household.partner ? 'yes' : 'no',
       quietHours: household.quietHours ?? { from: '', to: '' },

@@ -41,7 +41,7 @@ export function RequirementLine({
         sx={{
           width: '100%',
           display: 'grid',
-          gridTemplateColumns: '40px 1fr 150px 170px 14px',
+          gridTemplateColumns: '40px minmax(0, 1fr) 128px 132px 14px',
           gap: 1.25,
           alignItems: 'center',
           border: 0,
@@ -57,7 +57,7 @@ export function RequirementLine({
         <span>
           <Box component="span" sx={{ display: 'block', lineHeight: 1.3 }}>
             {name}
-            {stage && `: ${stage.name.charAt(0).toLowerCase()}${stage.name.slice(1)}`}
+            {stage && stage.name.toLowerCase() !== name.toLowerCase() && `: ${stage.name.charAt(0).toLowerCase()}${stage.name.slice(1)}`}
           </Box>
           <Box component="span" sx={{ fontSize: 13, color: palette.soft }}>
             {criterionText(requirement.criterion)}
@@ -103,9 +103,14 @@ function Seen({ side, criterion }: { readonly side: SideStanding; readonly crite
         />
       ))}
       {side.side !== null && <span>{side.side}</span>}
-      <span>{plural(side.days, 'day', 'days')}</span>
+      <span>{fellShort(side, criterion) ? 'but not last time' : plural(side.days, 'day', 'days')}</span>
     </Box>
   );
+}
+
+/** Shown often enough, and still not met: the newest one fell short. */
+function fellShort({ name, times, days }: SideStanding, criterion: Criterion): boolean {
+  return name !== 'met' && name !== 'fading' && times >= criterion.times && days >= criterion.days;
 }
 
 function verdictWords(standing: Standing): string {

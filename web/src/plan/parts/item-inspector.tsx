@@ -21,8 +21,9 @@ import {
   type TierName,
   type TimedItem,
 } from '@leiter/core';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { palette } from '../../shared/palette';
+import { useTyped } from '../../shared/use-typed';
 import { FigureRow } from '../../shared/figure-row';
 
 interface Props {
@@ -215,7 +216,7 @@ function DoseFields({ dose, onChange }: { readonly dose: Dose; readonly onChange
           most={doseLimits[name].most}
           onChange={(number) => {
             // the name comes from this very dose
-            onChange({ ...dose, [name]: number } as Dose);
+            onChange({ ...dose, [name]: number });
           }}
         />
       ))}
@@ -237,10 +238,7 @@ function NumberField({
   readonly most: number;
   readonly onChange: (value: number) => void;
 }) {
-  const [typed, setTyped] = useState(String(value));
-  useEffect(() => {
-    setTyped(String(value));
-  }, [value]);
+  const [typed, setTyped] = useTyped(String(value));
   const number = Number(typed);
   const isWrong = typed.trim() === '' || !(number >= least && number <= most);
   return (

@@ -262,20 +262,20 @@ function RungLine({ timed, ruler, startsAt, isChosen, isFocus, worst, onChoose }
   const { item, movement } = timed;
   const rung = ruler.rungs.get(item.id);
   const line = useRef<HTMLLIElement>(null);
-  const drag = useDraggable({ id: item.id });
-  const drop = useDroppable({ id: `item:${item.id}` });
+  const { setNodeRef: setDragged, listeners, transform, isDragging } = useDraggable({ id: item.id });
+  const { setNodeRef: setTarget, isOver } = useDroppable({ id: `item:${item.id}` });
   useEffect(() => {
     if (isChosen) line.current?.scrollIntoView({ block: 'nearest' });
   }, [isChosen]);
   if (!rung) return null;
-  const shift = drag.transform ? `translateY(${String(drag.transform.y)}px)` : undefined;
+  const shift = transform ? `translateY(${String(transform.y)}px)` : undefined;
   const sides = sidesText(item.sides);
   return (
     <Box
       component="li"
       ref={(element: HTMLLIElement | null) => {
         line.current = element;
-        drop.setNodeRef(element);
+        setTarget(element);
       }}
       sx={{
         position: 'absolute',
@@ -283,15 +283,15 @@ function RungLine({ timed, ruler, startsAt, isChosen, isFocus, worst, onChoose }
         left: 4,
         right: 4,
         height: rung.height,
-        zIndex: drag.isDragging ? 3 : isChosen ? 2 : 1,
+        zIndex: isDragging ? 3 : isChosen ? 2 : 1,
         transform: shift,
       }}
     >
       <Box
         component="button"
         type="button"
-        ref={drag.setNodeRef}
-        {...drag.listeners}
+        ref={setDragged}
+        {...listeners}
         aria-current={isChosen ? 'true' : undefined}
         aria-label={`${timeOfDay(startsAt, timed.startSecond)} ${movement.name}, ${doseText(item.dose)}${sides ? `, ${sides}` : ''}, takes ${clockText(timed.seconds)}`}
         onClick={() => {
@@ -306,7 +306,7 @@ function RungLine({ timed, ruler, startsAt, isChosen, isFocus, worst, onChoose }
           p: 0,
           pr: 1.25,
           border: 0,
-          borderBottom: `2px solid ${drop.isOver ? palette.primary : palette.line}`,
+          borderBottom: `2px solid ${isOver ? palette.primary : palette.line}`,
           outline: isChosen ? `2px solid ${palette.primary}` : 'none',
           outlineOffset: '-1px',
           backgroundColor: isChosen ? '#EAF2F2' : '#FFFFFF',

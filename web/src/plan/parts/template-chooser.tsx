@@ -5,6 +5,8 @@ import type { ClassPageResponse } from '@leiter/contract';
 import {
   ageBandOf,
   clockText,
+  fillSlot,
+  meanAge,
   planFromTemplate,
   sectionKinds,
   templatesFor,
@@ -27,12 +29,11 @@ const newId = (): string => crypto.randomUUID();
 
 /** A class without a plan: start from a whole running order that fits, or from empty sections. */
 export function TemplateChooser({ page, templates, library, onStart }: Props) {
-  const { agesYears } = contextOf(page);
-  const mean = agesYears.length === 0 ? 9 : agesYears.reduce((sum, age) => sum + age, 0) / agesYears.length;
+  const context = contextOf(page);
   const fitting = templatesFor(templates, {
     programme: page.class.programme,
     lengthMinutes: page.class.lengthMinutes,
-    ageBand: ageBandOf(mean),
+    ageBand: ageBandOf(meanAge(context.agesYears)),
   });
   return (
     <Box sx={{ p: 4, maxWidth: 720, overflowY: 'auto' }}>
@@ -42,9 +43,10 @@ export function TemplateChooser({ page, templates, library, onStart }: Props) {
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {fitting.map((template, index) => {
-          const plan = planFromTemplate(template, library, newId);
-          if (!plan.ok) return null;
-          const { timeline } = evaluationOf(plan.value, library, page);
+          const started = planFromTemplate(template, library, newId);
+          if (!started.ok) return null;
+          const plan = fillSlot(started.value, library, context);
+          const { timeline } = evaluationOf(plan, library, page);
           return (
             <Box
               component="li"
@@ -64,7 +66,7 @@ export function TemplateChooser({ page, templates, library, onStart }: Props) {
                 autoFocus={index === 0}
                 aria-label={`Start from ${template.name}`}
                 onClick={() => {
-                  onStart(plan.value);
+                  onStart(plan);
                 }}
               >
                 Start from this

@@ -3,8 +3,8 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { marks, type Criterion, type Measure } from '@leiter/core';
-import { useEffect, useState } from 'react';
 import { palette } from '../../shared/palette';
+import { useTyped } from '../../shared/use-typed';
 import { criterionText } from '../criterion-text';
 import type { MarkCell, MarkChange } from '../mark-grid';
 import { MarkGlyph } from './mark-glyph';
@@ -120,10 +120,8 @@ function MeasureField({
 }) {
   const asked = askedMeasure(criterion);
   const stored = asked ? measure[asked.field] : undefined;
-  const [typed, setTyped] = useState('');
-  useEffect(() => {
-    setTyped(stored === undefined ? '' : String(stored));
-  }, [stored]);
+  const shown = stored === undefined ? '' : String(stored);
+  const [typed, setTyped] = useTyped(shown);
   if (!asked) return null;
   const leave = (): void => {
     const value = Number(typed);

@@ -6,6 +6,23 @@ const pixelsPerSecond = 0.62;
 const leastRung = 40;
 const nowAt = 330;
 
+interface LiveRung {
+  readonly timed: TimedItem;
+  readonly top: number;
+  readonly height: number;
+}
+
+function rungsOf(items: readonly TimedItem[]): readonly LiveRung[] {
+  const rungs: LiveRung[] = [];
+  let top = 0;
+  for (const timed of items) {
+    const height = Math.max(leastRung, timed.seconds * pixelsPerSecond);
+    rungs.push({ timed, top, height });
+    top += height;
+  }
+  return rungs;
+}
+
 /** The class as a ladder that passes under a fixed line: what is on it is now. */
 export function LiveLadder({
   items,
@@ -16,15 +33,10 @@ export function LiveLadder({
   readonly itemIndex: number;
   readonly elapsedShare: number;
 }) {
-  let top = 0;
-  const rungs = items.map((timed) => {
-    const height = Math.max(leastRung, timed.seconds * pixelsPerSecond);
-    const rung = { timed, top, height };
-    top += height;
-    return rung;
-  });
+  const rungs = rungsOf(items);
   const current = rungs[itemIndex];
-  const offset = current ? current.top + current.height * elapsedShare : top;
+  const last = rungs.at(-1);
+  const offset = current ? current.top + current.height * elapsedShare : last ? last.top + last.height : 0;
   return (
     <Box
       aria-hidden="true"

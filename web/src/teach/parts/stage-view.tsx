@@ -13,7 +13,7 @@ interface Props {
 
 /** What is taught now, to be read from three metres away. */
 export function StageView({ position, clock, endsAt }: Props) {
-  const { timed, next, step } = position;
+  const { timed, next } = position;
   if (!timed) return null;
   const { movement, item } = timed;
   const cue = item.cue ?? movement.cues[0];

@@ -1,0 +1,66 @@
+import js from '@eslint/js';
+import boundaries from 'eslint-plugin-boundaries';
+import reactHooks from 'eslint-plugin-react-hooks';
+import { defineConfig, globalIgnores } from 'eslint/config';
+import tseslint from 'typescript-eslint';
+
+export default defineConfig(
+  globalIgnores(['**/dist/', '**/dist-test/', '**/node_modules/', '.leiter/', 'e2e/results/', 'coverage/']),
+  {
+    files: ['**/*.{js,mjs}'],
+    extends: [js.configs.recommended],
+    languageOptions: { globals: { process: 'readonly', console: 'readonly', URL: 'readonly', fetch: 'readonly', setTimeout: 'readonly' } },
+  },
+  {
+    files: ['**/*.{ts,tsx}'],
+    extends: [js.configs.recommended, tseslint.configs.strictTypeChecked, tseslint.configs.stylisticTypeChecked],
+    languageOptions: {
+      parserOptions: { projectService: { allowDefaultProject: ['vitest.config.ts'] }, tsconfigRootDir: import.meta.dirname },
+    },
+    rules: {
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-unsafe-class-instance-assignment': 'off', // Nest's option types are classes
+      '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true }],
+      '@typescript-eslint/dot-notation': 'off', // process.env['X']
+      '@typescript-eslint/no-extraneous-class': ['error', { allowWithDecorator: true, allowConstructorOnly: false }],
+    },
+  },
+  {
+    files: ['**/test/**/*.ts', 'e2e/**/*.ts'],
+    rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
+  },
+  { files: ['web/**/*.{ts,tsx}'], extends: [reactHooks.configs.flat['recommended-latest']] },
+  {
+    files: ['**/*.{ts,tsx}'],
+    plugins: { boundaries },
+    settings: {
+      'import/resolver': { typescript: { project: ['*/tsconfig.json'], noWarnOnMultipleProjects: true } },
+      'boundaries/elements': ['core', 'contract', 'server', 'web', 'e2e'].map((type) => ({ type, pattern: type })),
+    },
+    rules: {
+      'boundaries/dependencies': [
+        'error',
+        {
+          default: 'disallow',
+          policies: Object.entries({
+            core: [],
+            contract: ['core'],
+            server: ['core', 'contract'],
+            web: ['core', 'contract'],
+            e2e: [],
+          }).map(([from, to]) => ({
+            from: { element: { type: from } },
+            allow: [from, ...to].map((type) => ({ to: { element: { type } } })),
+          })),
+        },
+      ],
+    },
+  },
+  {
+    // the plain ESLint way, which needs no resolver
+    files: ['core/src/**/*.ts'],
+    rules: {
+      'no-restricted-imports': ['error', { patterns: [{ regex: '^(?!\\./|\\.\\./)', message: 'core imports only itself.' }] }],
+    },
+  },
+);
