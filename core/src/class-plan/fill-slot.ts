@@ -1,10 +1,10 @@
-import { activeSecondsOf, stepDose } from '../movement/dose.js';
+import { activeSecondsOf, stepDose, type Dose } from '../movement/dose.js';
 import type { MovementKind } from '../movement/kind.js';
 import type { Library } from '../movement/library.js';
 import { timelineOf, type TimedItem } from '../timing/timeline.js';
-import type { Seconds } from '../unit.js';
-import type { ClassPlan, Item } from './class-plan.js';
-import { meanAge, type EvaluationContext } from './evaluation.js';
+import type { ItemId, Seconds } from '../unit.js';
+import type { ClassPlan } from './class-plan.js';
+import { evaluatePlan, meanAge, type EvaluationContext } from './evaluation.js';
 
 export const fillSettings = { leaveSeconds: 60, mostTimesTheDose: 2 } as const;
 
@@ -13,44 +13,60 @@ const filled: readonly MovementKind[] = ['skill', 'drill', 'combination', 'game'
 
 /**
  * A plan whose doses are raised until the slot is full but for a minute: a group that knows the movements needs less
- * explaining, and practises more. The item that grew least, in proportion, grows next; none beyond twice its dose.
+ * explaining, and practises more. The item that grew least, in proportion, grows next; none beyond twice its dose, and none
+ * so far that a check finds something which it did not find before.
  * @returns the same plan where there is nothing to raise or no time for it.
  */
 export function fillSlot(plan: ClassPlan, library: Library, context: EvaluationContext): ClassPlan {
-  const timelineContext = { ...context, meanAgeYears: meanAge(context.agesYears) };
-  const slotSeconds = context.slotMinutes * 60 - fillSettings.leaveSeconds;
-  const begun = timelineOf(plan, library, timelineContext);
-  const candidates = begun.items.filter(({ movement }) => filled.includes(movement.kind));
-  const doses = new Map(candidates.map(({ item }) => [item.id, item.dose]));
-  let free = slotSeconds - begun.totalSeconds;
-  const grown = (timed: TimedItem): number =>
-    activeSecondsOf(doses.get(timed.item.id) ?? timed.item.dose) / activeSecondsOf(timed.item.dose);
-  const open = new Set(candidates);
+  const grave = graveFindings(plan, library, context);
+  const filledUp = raised(plan, library, context, () => true);
+  if (graveFindings(filledUp, library, context) <= grave) return filledUp;
+  return raised(plan, library, context, (next) => graveFindings(next, library, context) <= grave);
+}
+
+/** @param isHarmless asked for each step; an item whose next step does harm grows no further. */
+function raised(plan: ClassPlan, library: Library, context: EvaluationContext, isHarmless: (plan: ClassPlan) => boolean): ClassPlan {
+  const begun = timelineOf(plan, library, { ...context, meanAgeYears: meanAge(context.agesYears) });
+  const open = new Set(begun.items.filter(({ movement }) => filled.includes(movement.kind)));
+  const doses = new Map([...open].map(({ item }) => [item.id, item.dose]));
+  const doseOf = ({ item }: TimedItem): Dose => doses.get(item.id) ?? item.dose;
+  const grown = (timed: TimedItem): number => activeSecondsOf(doseOf(timed)) / activeSecondsOf(timed.item.dose);
+  let current = plan;
+  let free = context.slotMinutes * 60 - fillSettings.leaveSeconds - begun.totalSeconds;
   while (open.size > 0) {
-    const next = [...open].reduce((best, one) =>
-      grown(one) < grown(best) || (grown(one) === grown(best) && rank(one) < rank(best)) ? one : best,
-    );
-    const more = stepDose(doses.get(next.item.id) ?? next.item.dose, 'more');
-    const cost = costOf(next, more, doses);
-    if (cost > free || cost <= 0 || activeSecondsOf(more) > fillSettings.mostTimesTheDose * activeSecondsOf(next.item.dose)) {
+    const next = [...open].reduce((best, one) => ((grown(one) - grown(best) || rank(one) - rank(best)) < 0 ? one : best));
+    const more = stepDose(doseOf(next), 'more');
+    const cost = secondsMore(next, doseOf(next), more);
+    const step = withDose(current, next.item.id, more);
+    const isTooMuch = activeSecondsOf(more) > fillSettings.mostTimesTheDose * activeSecondsOf(next.item.dose);
+    if (cost > free || cost <= 0 || isTooMuch || !isHarmless(step)) {
       open.delete(next);
       continue;
     }
     doses.set(next.item.id, more);
+    current = step;
     free -= cost;
   }
-  const raised = (item: Item): Item => {
-    const dose = doses.get(item.id);
-    return dose && dose !== item.dose ? { ...item, dose } : item;
-  };
-  return { ...plan, sections: plan.sections.map((section) => ({ ...section, items: section.items.map(raised) })) };
+  return current;
+}
+
+function graveFindings(plan: ClassPlan, library: Library, context: EvaluationContext): number {
+  return evaluatePlan(plan, library, context).findings.filter(({ severity }) => severity !== 'hint').length;
 }
 
 const rank = ({ movement }: TimedItem): number => filled.indexOf(movement.kind);
 
 /** Seconds that a larger dose costs, in proportion to what the work of the item costs now: age, pace and sides included. */
-function costOf(timed: TimedItem, more: Item['dose'], doses: ReadonlyMap<string, Item['dose']>): Seconds {
-  const now = doses.get(timed.item.id) ?? timed.item.dose;
-  const perActiveSecond = timed.movingSeconds / activeSecondsOf(timed.item.dose);
-  return (activeSecondsOf(more) - activeSecondsOf(now)) * perActiveSecond;
+function secondsMore(timed: TimedItem, now: Dose, more: Dose): Seconds {
+  return ((activeSecondsOf(more) - activeSecondsOf(now)) * timed.movingSeconds) / activeSecondsOf(timed.item.dose);
+}
+
+function withDose(plan: ClassPlan, id: ItemId, dose: Dose): ClassPlan {
+  return {
+    ...plan,
+    sections: plan.sections.map((section) => ({
+      ...section,
+      items: section.items.map((item) => (item.id === id ? { ...item, dose } : item)),
+    })),
+  };
 }

@@ -37,7 +37,7 @@ export function Gauge({
         />
       </Box>
       <Box role="status" aria-label="Time of the plan" sx={{ fontFamily: headingFont, fontSize: 15.5, whiteSpace: 'nowrap' }}>
-        <strong>{clockText(totalSeconds)}</strong> of {clockText(slot)} ·{' '}
+        <strong>{clockText(totalSeconds)}</strong> of {lengthMinutes}:00 ·{' '}
         <Box component="span" sx={{ color: isOver ? palette.stop : 'inherit', fontWeight: isOver ? 700 : 400 }}>
           {isOver ? `${clockText(-inHand)} over` : `${clockText(inHand)} in hand`}
         </Box>{' '}

@@ -1,0 +1,77 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { ageBandOf } from './age-band.js';
+import { activeSecondsOf, doseFaults, doseLimits, numbersOf, restSecondsOf, sameDose, stepDose, type Dose } from './dose.js';
+import { doseText, sidesText } from './dose-text.js';
+
+const reps: Dose = { kind: 'reps', sets: 3, reps: 8, secondsPerRep: 2, restSeconds: 10 };
+const hold: Dose = { kind: 'hold', sets: 2, holdSeconds: 20, restSeconds: 5 };
+const timed: Dose = { kind: 'timed', seconds: 240 };
+const counts: Dose = { kind: 'counts', eights: 8, bpm: 96, repeats: 2, countIn: 8 };
+
+describe('a dose', () => {
+  it.each<[Dose, number, number, string]>([
+    [reps, 48, 20, '3 × 8'],
+    [{ ...reps, sets: 1 }, 16, 0, '8 times'],
+    [hold, 40, 5, '2 × 20 s'],
+    [{ ...hold, sets: 1 }, 20, 0, 'hold 20 s'],
+    [timed, 240, 0, '4:00'],
+    [{ kind: 'timed', seconds: 45 }, 45, 0, '45 s'],
+    [counts, 80, 5, '8 × 8 at 96, 2 times'],
+    [{ ...counts, repeats: 1, countIn: 0 }, 40, 0, '8 × 8 at 96'],
+  ])('%j works %s s, rests %s s and reads %s', (dose, active, rest, text) => {
+    expect([activeSecondsOf(dose), restSecondsOf(dose), doseText(dose)]).toEqual([active, rest, text]);
+  });
+
+  it.each<[Dose, Dose]>([
+    [reps, { ...reps, reps: 9 }],
+    [hold, { ...hold, holdSeconds: 25 }],
+    [timed, { kind: 'timed', seconds: 255 }],
+    [counts, { ...counts, eights: 9 }],
+  ])('%j is made larger by a step, and back', (dose, larger) => {
+    expect(stepDose(dose, 'more')).toEqual(larger);
+    expect(sameDose(stepDose(larger, 'less'), dose)).toBe(true);
+  });
+
+  it('stays within what one can do, whatever is pressed', () => {
+    const presses = fc.array(fc.constantFrom('more' as const, 'less' as const), { maxLength: 400 });
+    fc.assert(
+      fc.property(fc.constantFrom(reps, hold, timed, counts), presses, (dose, keys) => {
+        expect(doseFaults(keys.reduce(stepDose, dose))).toEqual([]);
+      }),
+    );
+  });
+
+  it.each(Object.keys(doseLimits) as (keyof typeof doseLimits)[])('is refused beyond the limits of %s, and taken at them', (name) => {
+    const dose = [reps, hold, timed, counts].find((one) => numbersOf(one).some(([number]) => number === name));
+    const { least, most } = doseLimits[name];
+    const faultsAt = (value: number): readonly string[] => doseFaults({ ...dose, [name]: value } as Dose); // a dose of the same kind
+    expect([faultsAt(least), faultsAt(most)]).toEqual([[], []]);
+    for (const wrong of [least - 0.1, most + 0.1, Number.NaN, Number.POSITIVE_INFINITY]) expect(faultsAt(wrong)).toEqual([name]);
+  });
+
+  it('is not the same as one of another kind or with another rest', () => {
+    expect(sameDose(reps, hold)).toBe(false);
+    expect(sameDose(reps, { ...reps, restSeconds: 11 })).toBe(false);
+  });
+});
+
+it.each([
+  ['none', ''],
+  ['both', 'both sides'],
+  ['left', 'left only'],
+  ['lead', 'lead side'],
+] as const)('sides %s are said: %s', (sides, text) => {
+  expect(sidesText(sides)).toBe(text);
+});
+
+it.each([
+  [3, '4-6'],
+  [6.9, '4-6'],
+  [7, '7-9'],
+  [9.9, '7-9'],
+  [10, '10-13'],
+  [16, '10-13'],
+])('%s years belong to %s', (years, band) => {
+  expect(ageBandOf(years)).toBe(band);
+});

@@ -1,0 +1,101 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { aLibrary, aMovement, anItem, aPlan, evaluated } from '../testing/makers.js';
+import { caughtUp, moved, positionOf, startRun, type Run, type RunMove } from './run.js';
+
+const library = aLibrary(aMovement('kick', { kind: 'skill', sides: 'each' }));
+const kick = anItem('kick', { sides: 'both', dose: { kind: 'reps', sets: 1, reps: 4, secondsPerRep: 5, restSeconds: 0 } });
+// 65 s, then 3 naming + 3 going + 2 × (4 + 20) + 12 = 66 s, then 68 s
+const { items } = evaluated(aPlan({ opening: [anItem('jog')], skill: [kick], 'cool-down': [anItem('breathe')] }), library).timeline;
+const t0 = 1_000_000;
+const at = (seconds: number): number => t0 + seconds * 1000;
+const press = (run: Run, ...presses: readonly (readonly [number, RunMove])[]): Run =>
+  presses.reduce((current, [seconds, move]) => moved(current, move, items, at(seconds)), run);
+const show = (run: Run, seconds: number) => positionOf(caughtUp(run, items, at(seconds)), items, at(seconds));
+
+describe('a class that is taught', () => {
+  it('begins with the first item, and shows what comes next', () => {
+    const position = show(startRun(t0), 0);
+    expect(position).toMatchObject({ itemIndex: 0, remainingSeconds: 65, behindSeconds: 0, isPaused: false });
+    expect([position.timed?.movement.slug, position.next?.movement.slug]).toEqual(['jog', 'kick']);
+  });
+
+  it('goes on by itself when the time of an item is over', () => {
+    expect([64.9, 65].map((seconds) => show(startRun(t0), seconds).itemIndex)).toEqual([0, 1]);
+  });
+
+  it('is where the clock says after the tab slept, however long', () => {
+    expect(show(startRun(t0), 132)).toMatchObject({ itemIndex: 2, behindSeconds: 0 });
+    expect(show(startRun(t0), 9999)).toMatchObject({ itemIndex: 3, timed: null, next: null, step: null, remainingSeconds: 0 });
+  });
+
+  it.each([
+    [65 + 3, 'explain', null, 0],
+    [65 + 6 + 4, 'reps', 'left', 1],
+    [65 + 6 + 4 + 15.1, 'reps', 'left', 4],
+    [65 + 6 + 24.5, 'change-side', 'right', 0],
+    [65 + 6 + 24 + 12 + 4 + 5, 'reps', 'right', 2],
+  ])('counts: after %s s it is %s on the %s, number %s', (seconds, kind, side, count) => {
+    const { step, count: shown } = show(startRun(t0), seconds);
+    expect([step?.kind, step && 'side' in step ? step.side : null, shown]).toEqual([kind, side, count]);
+  });
+
+  it('stands still while it is paused, and is behind by as much', () => {
+    const run = press(startRun(t0), [10, 'pause']);
+    expect(show(run, 40)).toMatchObject({ remainingSeconds: 55, behindSeconds: 30, isPaused: true });
+    expect(show(press(run, [40, 'resume']), 45)).toMatchObject({ remainingSeconds: 50, behindSeconds: 30, isPaused: false });
+  });
+
+  it('goes on to the next item when asked, and is ahead by what was left', () => {
+    expect(show(press(startRun(t0), [20, 'on']), 20)).toMatchObject({ itemIndex: 1, behindSeconds: -45 });
+  });
+
+  it('goes back to the start of the item, or in its first seconds to the item before', () => {
+    expect(show(press(startRun(t0), [75, 'back']), 75)).toMatchObject({ itemIndex: 1, remainingSeconds: 66 });
+    expect(show(press(startRun(t0), [66, 'back']), 66).itemIndex).toBe(0);
+    expect(show(press(startRun(t0), [1, 'back']), 1).itemIndex).toBe(0);
+  });
+
+  it('comes back from the end to the last item', () => {
+    expect(show(press(startRun(t0), [500, 'back']), 500)).toMatchObject({ itemIndex: 2, remainingSeconds: 68 });
+  });
+
+  it('keeps what each item really took, an item taught twice summed up', () => {
+    const run = press(startRun(t0), [20, 'on'], [21, 'back'], [31, 'on'], [41, 'on']);
+    expect(run.realSeconds).toEqual({ jog: 30, kick: 11 });
+  });
+
+  it('is the same after a reload: what is kept is plain data', () => {
+    const run = press(startRun(t0), [20, 'on'], [30, 'pause']);
+    expect(show(JSON.parse(JSON.stringify(run)) as Run, 50)).toEqual(show(run, 50));
+  });
+
+  it('loses no second and finds none, whatever is pressed', () => {
+    const presses = fc.array(fc.tuple(fc.integer({ min: 0, max: 30 }), fc.constantFrom<RunMove>('on', 'back', 'pause', 'resume')), {
+      maxLength: 25,
+    });
+    fc.assert(
+      fc.property(presses, (list) => {
+        let now = 0;
+        let paused = 0;
+        let run = startRun(t0);
+        for (const [wait, move] of list) {
+          if (run.pausedAt !== null) paused += wait;
+          now += wait;
+          run = moved(run, move, items, at(now));
+        }
+        const ended = items[run.itemIndex] === undefined;
+        const spent =
+          Object.values(run.realSeconds).reduce((sum, seconds) => sum + seconds, 0) +
+          ((run.pausedAt ?? at(now)) - run.itemStartedAt) / 1000;
+        if (!ended && !list.some(([, move]) => move === 'on' || move === 'back')) expect(spent).toBeCloseTo(now - paused, 6);
+        for (const seconds of Object.values(run.realSeconds)) expect(seconds).toBeGreaterThanOrEqual(0);
+      }),
+    );
+  });
+
+  it('has nothing to show for a plan without items', () => {
+    expect(positionOf(startRun(t0), [], at(5))).toMatchObject({ timed: null, next: null, behindSeconds: 0 });
+    expect(moved(startRun(t0), 'on', [], at(5)).itemIndex).toBe(0);
+  });
+});

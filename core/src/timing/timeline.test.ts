@@ -1,0 +1,159 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { aContext, aLibrary, aMovement, anItem, aPlan, evaluated } from '../testing/makers.js';
+import { placedItems } from '../class-plan/class-plan.js';
+import { movementKinds } from '../movement/kind.js';
+import { evaluatePlan } from '../class-plan/evaluation.js';
+import { familiarityOf } from './familiarity.js';
+import { secondsOf } from './item-time.js';
+import { learnedPace, type ItemRun } from './learned-pace.js';
+import { stepsOf } from './step.js';
+import { sectionSeconds } from './timeline.js';
+
+const dose = fc.oneof(
+  fc.record({
+    kind: fc.constant('reps' as const),
+    sets: fc.integer({ min: 1, max: 5 }),
+    reps: fc.integer({ min: 1, max: 20 }),
+    secondsPerRep: fc.integer({ min: 1, max: 9 }),
+    restSeconds: fc.integer({ min: 0, max: 30 }),
+  }),
+  fc.record({
+    kind: fc.constant('hold' as const),
+    sets: fc.integer({ min: 1, max: 4 }),
+    holdSeconds: fc.integer({ min: 1, max: 60 }),
+    restSeconds: fc.integer({ min: 0, max: 30 }),
+  }),
+  fc.record({ kind: fc.constant('timed' as const), seconds: fc.integer({ min: 1, max: 600 }) }),
+  fc.record({
+    kind: fc.constant('counts' as const),
+    eights: fc.integer({ min: 1, max: 16 }),
+    bpm: fc.integer({ min: 60, max: 140 }),
+    repeats: fc.integer({ min: 1, max: 3 }),
+    countIn: fc.integer({ min: 0, max: 8 }),
+  }),
+);
+const library = aLibrary(
+  ...movementKinds.map((kind) => aMovement(kind, { kind, sides: 'each', level: kind === 'skill' ? 'floor' : 'standing' })),
+);
+const plan = fc
+  .array(fc.record({ movement: fc.constantFrom(...movementKinds), dose, sides: fc.constantFrom('both' as const, 'left' as const) }), {
+    maxLength: 30,
+  })
+  .map((items) => items.map((item, index) => anItem(item.movement, { ...item, id: `i${String(index)}` })))
+  .chain((items) =>
+    fc.integer({ min: 0, max: items.length }).map((cut) => aPlan({ drills: items.slice(0, cut), skill: items.slice(cut) })),
+  );
+
+describe('a class on the clock', () => {
+  it('is as long as its items, its sections and its parts, and every item begins where the one before ends', () => {
+    fc.assert(
+      fc.property(plan, fc.double({ min: 0.7, max: 1.6, noNaN: true }), fc.integer({ min: 4, max: 13 }), (some, pace, age) => {
+        const { timeline } = evaluatePlan(some, library, aContext({ agesYears: [age], paces: new Map([['skill', pace]]) }));
+        const sum = timeline.items.reduce((total, { parts }) => total + secondsOf(parts), 0);
+        expect(timeline.totalSeconds).toBeCloseTo(sum, 6);
+        expect(sectionSeconds(some, timeline).reduce((total, { seconds }) => total + seconds, 0)).toBeCloseTo(sum, 6);
+        timeline.items.forEach((timed, index) => {
+          const before = timeline.items[index - 1];
+          expect(timed.startSecond).toBeCloseTo(before ? before.startSecond + before.seconds : 0, 6);
+        });
+        expect(timeline.movingShare).toBeLessThanOrEqual(1);
+      }),
+    );
+  });
+
+  it('is taught in steps that take exactly as long as the item', () => {
+    fc.assert(
+      fc.property(plan, fc.integer({ min: 4, max: 13 }), (some, age) => {
+        for (const timed of evaluated(some, library, { agesYears: [age] }).timeline.items)
+          expect(stepsOf(timed).reduce((sum, { seconds }) => sum + seconds, 0)).toBeCloseTo(timed.seconds, 6);
+      }),
+    );
+  });
+
+  it('takes no time when it is empty', () => {
+    expect(evaluated(aPlan({ opening: [] }), library).timeline).toMatchObject({ totalSeconds: 0, movingShare: 0, items: [] });
+  });
+
+  it('lists items whose movement the library does not have, and reckons the others', () => {
+    const { timeline } = evaluated(aPlan({ opening: [anItem('gone'), anItem('jog')] }), library);
+    expect(timeline.unknown.map(({ movement }) => movement)).toEqual(['gone']);
+    expect(timeline.items).toHaveLength(1);
+  });
+
+  it('counts how often the children go to the floor and how often the camera has to move', () => {
+    const side = { facing: 'side', framing: 'floor' } as const;
+    const own = aLibrary(aMovement('fold', { level: 'floor', view: side }), aMovement('hop'));
+    const { timeline } = evaluated(
+      aPlan({ drills: [anItem('hop'), anItem('fold'), anItem('drink'), anItem('fold', { id: 'f2' }), anItem('jog')] }),
+      own,
+    );
+    expect([timeline.levelChanges, timeline.reframings]).toEqual([2, 2]);
+  });
+
+  it('counts as moving what bodies do, not explaining, resting or a drink', () => {
+    const { timeline } = evaluated(aPlan({ opening: [anItem('drink'), anItem('jog')] }), library);
+    expect(timeline.movingShare).toBeCloseTo(60 / timeline.totalSeconds, 10);
+  });
+
+  it('gives left before right, with the change between them', () => {
+    const own = aLibrary(aMovement('kick', { kind: 'skill', sides: 'each' }));
+    const kick = anItem('kick', { sides: 'both', dose: { kind: 'reps', sets: 2, reps: 4, secondsPerRep: 2, restSeconds: 5 } });
+    const [timed] = evaluated(aPlan({ skill: [kick] }), own).timeline.items;
+    expect(timed && stepsOf(timed).map((step) => `${step.kind} ${'side' in step ? String(step.side) : ''}`.trim())).toEqual([
+      'explain',
+      'set-up left',
+      'reps left',
+      'rest left',
+      'reps left',
+      'change-side right',
+      'set-up right',
+      'reps right',
+      'rest right',
+      'reps right',
+    ]);
+  });
+});
+
+describe('how well a group knows a movement', () => {
+  it.each([
+    [undefined, 'new'],
+    [{ shareInLastTwoClasses: 0.8, shareInLastEightWeeks: 1 }, 'routine'],
+    [{ shareInLastTwoClasses: 0.79, shareInLastEightWeeks: 1 }, 'known'],
+    [{ shareInLastTwoClasses: 0, shareInLastEightWeeks: 0.5 }, 'known'],
+    [{ shareInLastTwoClasses: 0, shareInLastEightWeeks: 0.49 }, 'new'],
+  ])('comes from the record: %j is %s', (exposure, familiarity) => {
+    expect(familiarityOf(exposure)).toBe(familiarity);
+  });
+
+  it('is what the instructor says where the record is overruled', () => {
+    const exposures = new Map([['jog', { shareInLastTwoClasses: 1, shareInLastEightWeeks: 1 }]]);
+    const { familiarity: _known, ...unsaid } = anItem('jog');
+    const { timeline } = evaluated(aPlan({ opening: [unsaid, anItem('jog', { id: 'again', familiarity: 'new' })] }), library, {
+      exposures,
+    });
+    expect(timeline.items.map(({ familiarity }) => familiarity)).toEqual(['routine', 'new']);
+  });
+});
+
+describe('the learned pace', () => {
+  const runs = (count: number, ratio: number): readonly ItemRun[] =>
+    Array.from({ length: count }, () => ({ kind: 'skill', plannedSeconds: 100, realSeconds: 100 * ratio }));
+
+  it('is 1 before anything was taught, and for a kind that was not', () => {
+    expect(learnedPace([], 'skill')).toBe(1);
+    expect(learnedPace(runs(10, 2), 'drill')).toBe(1);
+  });
+
+  it('goes from 1 towards what the classes say', () => {
+    expect(learnedPace(runs(5, 1.2), 'skill')).toBeCloseTo((5 + 6) / 10, 10);
+  });
+
+  it('looks at the newest forty items', () => {
+    expect(learnedPace([...runs(40, 1.2), ...runs(200, 3)], 'skill')).toBeCloseTo((5 + 48) / 45, 10);
+  });
+
+  it('leaves out what was planned at nothing', () => {
+    expect(learnedPace([{ kind: 'skill', plannedSeconds: 0, realSeconds: 50 }], 'skill')).toBe(1);
+  });
+});
