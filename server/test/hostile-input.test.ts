@@ -1,0 +1,230 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { testApp, type Agent, type TestApp } from './test-app.js';
+
+let club: TestApp;
+let agent: Agent;
+const own = { child: '', group: '', class: '', person: '' };
+beforeAll(async () => {
+  club = await testApp({ filled: 'demo' });
+  agent = await club.as('owner');
+  const [coming] = (await agent.get('/api/coming-classes').expect(200)).body;
+  own.class = coming.class.id;
+  own.group = coming.group.id;
+  own.child = (await agent.get('/api/children').expect(200)).body[0].id;
+});
+afterAll(() => club.close());
+
+type Json = string | number | boolean | null | readonly Json[] | { readonly [key: string]: Json };
+type Body = { readonly [key: string]: Json };
+interface Write {
+  readonly method: 'post' | 'put' | 'patch';
+  readonly path: () => string;
+  /** A body that is right. */
+  readonly body: () => Body;
+}
+
+const household = {
+  surface: 'carpet',
+  clearLengthM: 2,
+  clearWidthM: 2,
+  things: ['chair'],
+  adult: 'in-the-room',
+  partner: false,
+  quietHours: { from: '19:00', to: '07:00' },
+};
+const item = {
+  id: 'a',
+  movement: 'drink-break',
+  dose: { kind: 'timed', seconds: 60 },
+  sides: 'none',
+  tiers: ['core'],
+  familiarity: 'new',
+  cue: 'x',
+  note: 'y',
+};
+const writes: Readonly<Record<string, Write>> = {
+  'sign in': { method: 'post', path: () => '/api/session', body: () => ({ email: 'a@b.example', password: 'wrong password' }) },
+  'make a club': {
+    method: 'post',
+    path: () => '/api/club',
+    body: () => ({ clubName: 'X', ownerName: 'Y', email: 'a@b.example', password: 'long enough it is', timeZone: 'UTC' }),
+  },
+  'add a person': {
+    method: 'post',
+    path: () => '/api/people',
+    body: () => ({ name: 'X', email: `${randomUUID()}@b.example`, role: 'assistant', password: 'long enough it is' }),
+  },
+  'add a child': {
+    method: 'post',
+    path: () => '/api/children',
+    body: () => ({ givenName: 'Una', familyInitial: 'P.', birthDate: '2018-05-05', leadSide: 'left', groupIds: [own.group], household }),
+  },
+  'change a child': {
+    method: 'patch',
+    path: () => `/api/children/${own.child}`,
+    body: () => ({
+      givenName: 'Una',
+      familyInitial: 'P.',
+      birthDate: '2018-05-05',
+      leadSide: 'left',
+      groupIds: [own.group],
+      household,
+      archived: false,
+    }),
+  },
+  'give a grade': { method: 'post', path: () => `/api/children/${own.child}/grades`, body: () => ({ gradeId: randomUUID() }) },
+  'make a group': {
+    method: 'post',
+    path: () => '/api/groups',
+    body: () => ({
+      name: randomUUID().slice(0, 8),
+      programme: 'dance',
+      weekday: 5,
+      startsAt: '16:00',
+      lengthMinutes: 45,
+      instructorId: null,
+    }),
+  },
+  'change a group': {
+    method: 'patch',
+    path: () => `/api/groups/${own.group}`,
+    body: () => ({ name: randomUUID().slice(0, 8), weekday: 5, startsAt: '16:00', lengthMinutes: 45, archived: false }),
+  },
+  'add a class': { method: 'post', path: () => '/api/classes', body: () => ({ groupId: own.group, day: '2027-03-03' }) },
+  'change a class': {
+    method: 'patch',
+    path: () => `/api/classes/${own.class}`,
+    body: () => ({ teaching: 'started', stopsNote: 'mats out' }),
+  },
+  'save a plan': {
+    method: 'put',
+    path: () => `/api/classes/${own.class}/plan`,
+    body: () => ({ version: 0, plan: { sections: [{ id: 's', kind: 'drills', items: [item] }], focus: ['drink-break'] } }),
+  },
+  'set attendance': { method: 'put', path: () => `/api/classes/${own.class}/attendance/${own.child}`, body: () => ({ status: 'late' }) },
+  'store real times': {
+    method: 'put',
+    path: () => `/api/classes/${own.class}/item-times`,
+    body: () => ({ times: [{ itemId: 'a', plannedSeconds: 60, realSeconds: 62.5 }] }),
+  },
+  'give a mark': {
+    method: 'put',
+    path: () => `/api/observations/${randomUUID()}`,
+    body: () => ({
+      childId: own.child,
+      movement: 'cartwheel',
+      stage: 1,
+      side: 'left',
+      mark: 'alone',
+      help: null,
+      measure: { seconds: 3, reps: 2, correct: 1, of: 2 },
+      faults: [],
+      note: 'fine',
+      seenOn: '2026-01-05',
+      source: 'entered-later',
+      classId: null,
+      supersedes: null,
+    }),
+  },
+};
+
+const nasty: readonly (readonly [string, Json])[] = [
+  ['null', null],
+  ['a number', 7],
+  ['a huge number', 1e308],
+  ['a negative number', -1],
+  ['a fraction', 0.333],
+  ['text', 'abc'],
+  ['empty text', ''],
+  ['an array', []],
+  ['an object', {}],
+  ['true', true],
+  ['long text', 'x'.repeat(20_000)],
+  ['a NUL character', 'a\u0000b'],
+  ['ten thousand things', Array.from({ length: 10_000 }, () => 'x')],
+  ['something deep', JSON.parse('['.repeat(60) + ']'.repeat(60)) as Json],
+  ['the prototype', JSON.parse('{"__proto__": {"admin": true}}') as Json],
+];
+
+/** Every field of a body, nested ones too, as a path. */
+function pathsIn(value: Json, path: readonly (string | number)[] = []): readonly (readonly (string | number)[])[] {
+  if (typeof value !== 'object' || value === null) return [path];
+  const entries: readonly (readonly [string | number, Json])[] = Array.isArray(value)
+    ? value.map((one, index) => [index, one] as const)
+    : Object.entries(value as Body);
+  return [path, ...entries.flatMap(([key, inner]) => pathsIn(inner, [...path, key]))];
+}
+
+function withValue(body: Json, path: readonly (string | number)[], value: Json): Json {
+  const [first, ...rest] = path;
+  if (first === undefined) return value;
+  if (Array.isArray(body)) return body.map((one: Json, index) => (index === first ? withValue(one, rest, value) : one));
+  return { ...(body as Body), [first]: withValue((body as Body)[first] ?? null, rest, value) };
+}
+
+const send = (write: Write, body: Json) =>
+  agent[write.method](write.path()).set('content-type', 'application/json').send(JSON.stringify(body));
+
+describe.each(Object.entries(writes))('to %s', (_name, write) => {
+  it('with any field replaced by anything is answered, refusals as problems, never a crash', async () => {
+    const body = write.body();
+    for (const path of pathsIn(body))
+      for (const [name, value] of nasty) {
+        const answer = await send(write, withValue(write.body(), path, value));
+        expect(answer.status, `${path.join('.')} as ${name}: ${answer.text.slice(0, 200)}`).toBeLessThan(500);
+        if (answer.status >= 400) expect(answer.headers['content-type']).toMatch(/application\/problem\+json/);
+      }
+  }, 120_000);
+
+  it('with an unknown field is refused, and says which', async () => {
+    const answer = await send(write, { ...write.body(), surprise: 1 });
+    expect(answer.status).toBe(400);
+    expect(answer.body.errors).toContainEqual({ field: 'surprise', message: 'This field is not known here.' });
+  });
+
+  it.each([
+    ['no JSON', '{"a":', 'application/json', 400],
+    ['another type', 'a=1', 'text/plain', 400],
+    ['a megabyte', JSON.stringify({ a: 'x'.repeat(1_000_000) }), 'application/json', 413],
+    ['a list at the top', '[]', 'application/json', 400],
+  ])('sent as %s is refused', async (_kind, text, type, status) => {
+    const answer = await agent[write.method](write.path()).set('content-type', type).send(text);
+    expect(answer.status).toBe(status);
+    expect(answer.body).toMatchObject({ status, title: expect.any(String), type: 'about:blank' });
+  });
+});
+
+describe('an address that is odd', () => {
+  it.each([
+    '/api/children/not-an-id',
+    '/api/children/%00',
+    '/api/library/%00',
+    '/api/groups/1/board',
+    '/api/nothing',
+    "/api/children/';DROP TABLE child",
+  ])('%s is a refusal', async (path) => {
+    const answer = await agent.get(path);
+    expect(answer.status).toBeGreaterThanOrEqual(400);
+    expect(answer.status).toBeLessThan(500);
+    expect(answer.headers['content-type']).toMatch(/problem\+json/);
+  });
+});
+
+describe('a plan of ten thousand items', () => {
+  it('is refused in a moment, and nothing of it is stored', async () => {
+    const items = Array.from({ length: 10_000 }, (_, index) => ({
+      id: `i${String(index)}`,
+      movement: 'drink-break',
+      dose: { kind: 'timed', seconds: 1 },
+      sides: 'none',
+      tiers: ['core'],
+    }));
+    const answer = await agent
+      .put(`/api/classes/${own.class}/plan`)
+      .send({ version: 1, plan: { sections: [{ id: 's', kind: 'drills', items }], focus: [] } });
+    expect([400, 413]).toContain(answer.status);
+    const stored = (await agent.get(`/api/classes/${own.class}`).expect(200)).body.stored;
+    expect(JSON.stringify(stored ?? {}).length).toBeLessThan(5000);
+  });
+});

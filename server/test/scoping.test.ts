@@ -1,0 +1,212 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { otherClub, testApp, type Agent, type TestApp } from './test-app.js';
+
+let club: TestApp;
+let agent: Agent;
+let theirs: Awaited<ReturnType<typeof otherClub>>;
+beforeAll(async () => {
+  club = await testApp({ filled: 'demo' });
+  agent = await club.as('owner');
+  theirs = await otherClub(club.source);
+});
+afterAll(() => club.close());
+
+const mark = (said: object) => ({
+  childId: theirs.child,
+  movement: 'cartwheel',
+  side: 'left',
+  mark: 'alone',
+  measure: {},
+  faults: [],
+  note: '',
+  seenOn: '2026-01-05',
+  source: 'class',
+  ...said,
+});
+
+type Method = 'get' | 'post' | 'put' | 'patch' | 'delete';
+interface Foreign {
+  readonly method: Method;
+  readonly path: () => string;
+  readonly body?: () => object;
+  readonly status: number;
+}
+
+/**
+ * Every route of the API. A route that takes ids says here how it answers to those of another club; a new route that is not
+ * on the list fails the test below.
+ */
+const routes: Readonly<Record<string, 'no ids' | 'public' | readonly Foreign[]>> = {
+  'GET /api/health': 'public',
+  'GET /api/welcome': 'public',
+  'POST /api/club': 'public',
+  'POST /api/session': 'public',
+  'GET /api/session': 'no ids',
+  'DELETE /api/session': 'public',
+  'GET /api/people': 'no ids',
+  'POST /api/people': 'no ids',
+  'GET /api/library': 'no ids',
+  'GET /api/library/{slug}': 'no ids',
+  'GET /api/syllabuses': 'no ids',
+  'GET /api/plan-templates': 'no ids',
+  'GET /api/coming-classes': 'no ids',
+  'GET /api/today': 'no ids',
+  'GET /api/groups': 'no ids',
+  'GET /api/children': 'no ids',
+  'POST /api/groups': [
+    {
+      method: 'post',
+      path: () => '/api/groups',
+      body: () => ({ name: 'New', programme: 'dance', weekday: 1, startsAt: '16:00', lengthMinutes: 45, instructorId: theirs.person }),
+      status: 422,
+    },
+  ],
+  'PATCH /api/groups/{id}': [{ method: 'patch', path: () => `/api/groups/${theirs.group}`, body: () => ({ name: 'Mine' }), status: 404 }],
+  'GET /api/groups/{id}/classes': [{ method: 'get', path: () => `/api/groups/${theirs.group}/classes`, status: 404 }],
+  'GET /api/groups/{id}/board': [{ method: 'get', path: () => `/api/groups/${theirs.group}/board`, status: 404 }],
+  'POST /api/children': [
+    {
+      method: 'post',
+      path: () => '/api/children',
+      body: () => ({
+        givenName: 'New',
+        familyInitial: 'N.',
+        birthDate: '2018-01-01',
+        leadSide: 'left',
+        groupIds: [theirs.group],
+        household: {
+          surface: 'carpet',
+          clearLengthM: 2,
+          clearWidthM: 2,
+          things: [],
+          adult: 'in-the-room',
+          partner: false,
+          quietHours: null,
+        },
+      }),
+      status: 422,
+    },
+  ],
+  'GET /api/children/{id}': [{ method: 'get', path: () => `/api/children/${theirs.child}`, status: 404 }],
+  'PATCH /api/children/{id}': [
+    { method: 'patch', path: () => `/api/children/${theirs.child}`, body: () => ({ givenName: 'Mine' }), status: 404 },
+  ],
+  'DELETE /api/children/{id}': [{ method: 'delete', path: () => `/api/children/${theirs.child}`, status: 404 }],
+  'POST /api/children/{id}/grades': [
+    { method: 'post', path: () => `/api/children/${theirs.child}/grades`, body: () => ({ gradeId: theirs.grade }), status: 404 },
+    { method: 'post', path: () => `/api/children/${own.child}/grades`, body: () => ({ gradeId: theirs.grade }), status: 404 },
+  ],
+  'POST /api/classes': [
+    { method: 'post', path: () => '/api/classes', body: () => ({ groupId: theirs.group, day: '2027-01-04' }), status: 404 },
+  ],
+  'GET /api/classes/{id}': [{ method: 'get', path: () => `/api/classes/${theirs.class}`, status: 404 }],
+  'PATCH /api/classes/{id}': [
+    { method: 'patch', path: () => `/api/classes/${theirs.class}`, body: () => ({ teaching: 'ended' }), status: 404 },
+  ],
+  'PUT /api/classes/{id}/plan': [
+    {
+      method: 'put',
+      path: () => `/api/classes/${theirs.class}/plan`,
+      body: () => ({ version: 0, plan: { sections: [], focus: [] } }),
+      status: 404,
+    },
+  ],
+  'PUT /api/classes/{id}/item-times': [
+    { method: 'put', path: () => `/api/classes/${theirs.class}/item-times`, body: () => ({ times: [] }), status: 404 },
+  ],
+  'PUT /api/classes/{id}/attendance/{childId}': [
+    {
+      method: 'put',
+      path: () => `/api/classes/${theirs.class}/attendance/${theirs.child}`,
+      body: () => ({ status: 'present' }),
+      status: 404,
+    },
+    { method: 'put', path: () => `/api/classes/${own.class}/attendance/${theirs.child}`, body: () => ({ status: 'present' }), status: 404 },
+  ],
+  'PUT /api/observations/{id}': [
+    { method: 'put', path: () => `/api/observations/${randomUUID()}`, body: () => mark({}), status: 404 },
+    {
+      method: 'put',
+      path: () => `/api/observations/${randomUUID()}`,
+      body: () => mark({ childId: own.child, classId: theirs.class }),
+      status: 404,
+    },
+    {
+      method: 'put',
+      path: () => `/api/observations/${randomUUID()}`,
+      body: () => mark({ childId: own.child, supersedes: theirs.observation }),
+      status: 422,
+    },
+    { method: 'put', path: () => `/api/observations/${theirs.observation}`, body: () => mark({ childId: own.child }), status: 409 },
+  ],
+};
+
+const own = { child: '', class: '' };
+beforeAll(async () => {
+  own.child = (await agent.get('/api/children').expect(200)).body[0].id;
+  own.class = (await agent.get('/api/coming-classes').expect(200)).body[0].class.id;
+});
+
+describe('another club', () => {
+  it('is asked about on every route there is', async () => {
+    const { paths } = (await club.visitor().get('/api/openapi.json').expect(200)).body as {
+      paths: Record<string, Record<string, unknown>>;
+    };
+    const served = Object.entries(paths).flatMap(([path, methods]) =>
+      Object.keys(methods).map((method) => `${method.toUpperCase()} ${path}`),
+    );
+    expect(served.toSorted()).toEqual(Object.keys(routes).toSorted());
+  });
+
+  const foreign = Object.entries(routes).flatMap(([route, cases]) =>
+    typeof cases === 'string' ? [] : cases.map((one, nth) => ({ route, nth, ...one })),
+  );
+  it.each(foreign)('is not reached by $route ($nth), and nothing of it is changed', async ({ method, path, body, status }) => {
+    const before = await fingerprint();
+    const answer = await agent[method](path()).send(body?.());
+    expect(answer.status).toBe(status);
+    expect(answer.headers['content-type']).toMatch(/problem\+json/);
+    expect(JSON.stringify(answer.body)).not.toMatch(/Other/);
+    expect(await fingerprint()).toEqual(before);
+  });
+
+  it('answers as something that is not there at all', async () => {
+    const [foreignChild, nobody] = [await agent.get(`/api/children/${theirs.child}`), await agent.get(`/api/children/${randomUUID()}`)];
+    expect(foreignChild.body).toEqual(nobody.body);
+  });
+
+  it('does not appear in any list', async () => {
+    for (const path of ['children', 'groups', 'people', 'coming-classes', 'today', 'syllabuses'])
+      expect(JSON.stringify((await agent.get(`/api/${path}`).expect(200)).body)).not.toMatch(/Other|somebody@other/);
+  });
+});
+
+describe('somebody who is not signed in', () => {
+  it.each(Object.entries(routes).filter(([, kind]) => kind !== 'public'))('is not answered by %s', async (route) => {
+    const [method = '', path = ''] = route.split(' ');
+    const url = path.replace(/\{\w+\}/g, randomUUID());
+    const answer = await club.visitor()[method.toLowerCase() as Method](url).send({});
+    expect(answer.status).toBe(401);
+  });
+});
+
+/** Every row of the other club, as one text. */
+async function fingerprint(): Promise<unknown> {
+  const tables = [
+    'child',
+    'teaching_group',
+    'class_session',
+    'class_plan',
+    'attendance',
+    'observation',
+    'grade_award',
+    'enrolment',
+    'item_time',
+  ];
+  return Promise.all(
+    tables.map((table) =>
+      club.source.query(`SELECT count(*), md5(string_agg(t::text, '' ORDER BY t::text)) FROM ${table} t WHERE club_id = $1`, [theirs.club]),
+    ),
+  );
+}
