@@ -120,6 +120,7 @@ export class PlanSection {
 
   @IsArray()
   @ArrayMaxSize(mostItems, { message: `At most ${String(mostItems)} items.` })
+  @IsObject({ each: true, message: 'Not a part of a plan.' })
   @ValidateNested({ each: true })
   @Type(() => PlanItem)
   items!: PlanItem[];
@@ -128,6 +129,7 @@ export class PlanSection {
 export class PlanDocument {
   @IsArray()
   @ArrayMaxSize(40, { message: 'At most 40 sections.' })
+  @IsObject({ each: true, message: 'Not a part of a plan.' })
   @ValidateNested({ each: true })
   @Type(() => PlanSection)
   sections!: PlanSection[];

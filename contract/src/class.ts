@@ -1,6 +1,6 @@
 import type { AgeBand, ClassPlan, Exposure, MovementKind } from '@leiter/core';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsIn, IsNumber, IsUUID, Matches, Max, Min, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsIn, IsNumber, IsObject, IsUUID, Matches, Max, Min, ValidateNested } from 'class-validator';
 import { DayField } from './day-field.js';
 import type { ObservationResponse } from './observation.js';
 import type { BoardRow, GroupResponse } from './group.js';
@@ -56,6 +56,7 @@ export class ItemTime {
 export class ItemTimesRequest {
   @IsArray()
   @ArrayMaxSize(200)
+  @IsObject({ each: true, message: 'Not a time of an item.' })
   @ValidateNested({ each: true })
   @Type(() => ItemTime)
   times!: ItemTime[];

@@ -9,6 +9,7 @@ import helmet from 'helmet';
 import { AppModule } from './app.module.js';
 import { openApiOf } from './http/openapi.js';
 import { refuseNul } from './http/no-nul.middleware.js';
+import { refuseOtherTypes } from './http/only-json.middleware.js';
 import { ProblemFilter } from './http/problem.filter.js';
 import { sessionHandling } from './http/session-store.js';
 import { contractPipe } from './http/validation.js';
@@ -45,7 +46,7 @@ export async function makeApp(settings: AppSettings): Promise<NestExpressApplica
       strictTransportSecurity: false,
     }),
   );
-  app.use('/api', express.json({ limit: '512kb' }), refuseNul, sessions.handler, noStore);
+  app.use('/api', refuseOtherTypes, express.json({ limit: '512kb' }), refuseNul, sessions.handler, noStore);
   app.useGlobalPipes(contractPipe());
   app.useGlobalFilters(new ProblemFilter());
   const server = app.getHttpServer();

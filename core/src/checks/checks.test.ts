@@ -289,7 +289,7 @@ describe('all findings', () => {
     const cold = findings.find(({ check }) => check === 'cold-load');
     expect(cold && wordsOf(cold, timeline, library)).toMatchObject({
       title: 'Not warm yet',
-      sentence: expect.stringContaining('Handstand'),
+      sentence: expect.stringContaining('Handstand') as string,
     });
     for (const finding of findings) expect(wordsOf(finding, timeline, library).sentence).toMatch(/^[A-Z].*\.$/);
   });

@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { aContext, aLibrary, aMovement, anItem, aPlan, evaluated } from '../testing/makers.js';
-import { placedItems } from '../class-plan/class-plan.js';
 import { movementKinds } from '../movement/kind.js';
 import { evaluatePlan } from '../class-plan/evaluation.js';
 import { familiarityOf } from './familiarity.js';

@@ -1,20 +1,32 @@
-import * as contract from '@leiter/contract';
 import type { INestApplication } from '@nestjs/common';
 import { DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swagger';
+import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 
 /** Every route with the schema of its body, made from the same classes that validate it. */
 export function openApiOf(app: INestApplication): OpenAPIObject {
   const config = new DocumentBuilder().setTitle('Leiter').setVersion('0.1').addCookieAuth('leiter').build();
   const document = SwaggerModule.createDocument(app, config);
-  const known = new Set(Object.keys(contract));
-  const schemas = validationMetadatasToSchemas({ refPointerPrefix: '#/components/schemas/' });
-  const own = Object.fromEntries(
-    Object.entries(schemas).filter(([name]) => known.has(name) || name in (document.components?.schemas ?? {})),
-  );
-  const nested = Object.fromEntries(Object.entries(schemas).filter(([name]) => JSON.stringify(own).includes(`/${name}"`)));
+  const schemas = validationMetadatasToSchemas({
+    refPointerPrefix: '#/components/schemas/',
+    classTransformerMetadataStorage: defaultMetadataStorage,
+  });
+  const named = Object.keys(document.components?.schemas ?? {});
   return {
     ...document,
-    components: { ...document.components, schemas: { ...document.components?.schemas, ...nested, ...own } },
+    components: { ...document.components, schemas: { ...document.components?.schemas, ...withNested(schemas, named) } },
   } as OpenAPIObject; // JSON Schema is what OpenAPI 3 takes here
+}
+
+/** The schemas of the names, and of everything that they refer to. */
+function withNested<Schema>(schemas: Readonly<Record<string, Schema>>, names: readonly string[]): Readonly<Record<string, Schema>> {
+  const found: Record<string, Schema> = {};
+  const open = [...names];
+  for (let name = open.pop(); name !== undefined; name = open.pop()) {
+    const schema = schemas[name];
+    if (schema === undefined || name in found) continue;
+    found[name] = schema;
+    open.push(...[...JSON.stringify(schema).matchAll(/#\/components\/schemas\/(\w+)/g)].map(([, inner]) => inner ?? ''));
+  }
+  return found;
 }

@@ -1,0 +1,171 @@
+import { randomUUID } from 'node:crypto';
+import { addDays } from '@leiter/core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { testApp, type Agent, type TestApp } from './test-app.js';
+
+let club: TestApp;
+let tomasz: Agent;
+let group: { id: string; name: string };
+let classId: string;
+let child: { childId: string; leadSide: 'left' | 'right' };
+beforeAll(async () => {
+  club = await testApp({ filled: 'demo' });
+  tomasz = await club.as('gymnastics');
+  group = (await tomasz.get('/api/groups').expect(200)).body.find((one: { name: string }) => one.name === 'Kittiwakes');
+  classId = (await tomasz.get(`/api/groups/${group.id}/classes`).expect(200)).body.find(
+    (one: { taughtAt: string | null }) => one.taughtAt !== null,
+  ).id;
+  child = (await board()).rows[0];
+});
+afterAll(() => club.close());
+
+const board = async () => (await tomasz.get(`/api/groups/${group.id}/board`).expect(200)).body;
+const yesterday = new Date(Date.now() - 36 * 3600 * 1000).toISOString().slice(0, 10);
+const mark = (more: object = {}) => ({
+  childId: child.childId,
+  movement: 'cartwheel',
+  stage: null,
+  side: 'left',
+  mark: 'alone',
+  help: null,
+  measure: {},
+  faults: [],
+  note: '',
+  seenOn: yesterday,
+  source: 'class',
+  classId,
+  supersedes: null,
+  ...more,
+});
+const put = (id: string, body: object, agent = tomasz) => agent.put(`/api/observations/${id}`).send(body);
+const count = async () => Number((await club.source.query('SELECT count(*) FROM observation'))[0].count);
+
+describe('a mark', () => {
+  it('sent twice with the same id is stored once, and both answers say so', async () => {
+    const id = randomUUID();
+    const before = await count();
+    const body = mark({ measure: { seconds: 4.5 }, note: 'straight legs' });
+    const first = await put(id, body).expect(200);
+    const second = await put(id, body).expect(200);
+    expect(second.body).toEqual(first.body);
+    expect(first.body).toMatchObject({ id, mark: 'alone', note: 'straight legs', measure: { seconds: 4.5 } });
+    expect(await count()).toBe(before + 1);
+  });
+
+  it('sent five times at the same moment is stored once', async () => {
+    const id = randomUUID();
+    const before = await count();
+    const answers = await Promise.all(Array.from({ length: 5 }, () => put(id, mark())));
+    expect(answers.map(({ status }) => status)).toEqual([200, 200, 200, 200, 200]);
+    expect(await count()).toBe(before + 1);
+  });
+
+  it('with an id that another mark has is refused, and the other stays', async () => {
+    const id = randomUUID();
+    await put(id, mark()).expect(200);
+    await put(id, mark({ mark: 'clean' })).expect(409);
+    const [row] = await club.source.query('SELECT mark FROM observation WHERE id = $1', [id]);
+    expect(row.mark).toBe('alone');
+  });
+
+  it('is corrected by one that supersedes it; both stay stored, and only one correction is taken', async () => {
+    const [wrong, right, late] = [randomUUID(), randomUUID(), randomUUID()];
+    await put(wrong, mark()).expect(200);
+    await put(right, mark({ mark: 'with-help', help: 'hands-on', supersedes: wrong })).expect(200);
+    await put(late, mark({ mark: 'clean', supersedes: wrong })).expect(409);
+    const marks = (await tomasz.get(`/api/children/${child.childId}`).expect(200)).body.observations;
+    expect(marks.find((one: { id: string }) => one.id === right)).toMatchObject({ supersedes: wrong, help: 'hands-on' });
+    expect(marks.some((one: { id: string }) => one.id === wrong)).toBe(true);
+    expect(marks.some((one: { id: string }) => one.id === late)).toBe(false);
+  });
+
+  it('does not supersede the mark of another child', async () => {
+    const id = randomUUID();
+    await put(id, mark()).expect(200);
+    const other = (await board()).rows[1].childId;
+    await put(randomUUID(), mark({ childId: other, supersedes: id })).expect(422);
+  });
+
+  it.each([
+    ['a stage the movement does not have', { stage: 20 }, 'stage'],
+    ['a fault the movement does not have', { faults: ['purple-knees'] }, 'faults'],
+    ['a day that has not come', { seenOn: '2190-01-01' }, 'seenOn'],
+  ])('with %s is refused by field', async (_what, more, field) => {
+    const before = await count();
+    const answer = await put(randomUUID(), mark(more)).expect(422);
+    expect(answer.body.errors[0].field).toBe(field);
+    expect(await count()).toBe(before);
+  });
+
+  it('of a movement nobody knows answers not found', () => put(randomUUID(), mark({ movement: 'flying-carpet' })).expect(404));
+
+  it('may be given by an assistant, and says who gave it', async () => {
+    const runa = await club.as('assistant');
+    const answer = await put(randomUUID(), mark(), runa).expect(200);
+    expect(answer.body.recordedBy).toBe((await runa.get('/api/session').expect(200)).body.person.id);
+  });
+});
+
+describe('the table of marks', () => {
+  it.each([
+    ['an update', `UPDATE observation SET mark = 'clean'`],
+    ['a delete', 'DELETE FROM observation'],
+    ['a truncate', 'TRUNCATE observation CASCADE'],
+  ])('refuses %s, whoever sends it', async (_what, sql) => {
+    await expect(club.source.query(sql)).rejects.toThrow(/append-only/);
+  });
+});
+
+describe('the board of a group', () => {
+  it('has one row per child of the group and one cell per requirement of its next grade', async () => {
+    const { rows, columns } = await board();
+    expect(rows).toHaveLength(
+      (await tomasz.get('/api/groups').expect(200)).body.find((one: { id: string }) => one.id === group.id).childCount,
+    );
+    for (const row of rows) {
+      const column = columns.find((one: { gradeId: string }) => one.gradeId === row.nextGradeId);
+      expect(row.cells.map((cell: { requirementId: string }) => cell.requirementId)).toEqual(
+        column.requirements.map((one: { id: string }) => one.id),
+      );
+      expect(row.metCount).toBe(row.cells.filter((cell: { standing: string }) => ['met', 'fading'].includes(cell.standing)).length);
+    }
+  });
+
+  it('shows a requirement as met once the child showed it as asked, on two days', async () => {
+    const before = await board();
+    const row = before.rows.find((one: { cells: readonly { standing: string }[] }) =>
+      one.cells.some(({ standing }) => ['unseen', 'not-yet', 'with-help'].includes(standing)),
+    );
+    const cell = row.cells.find(({ standing }: { standing: string }) => ['unseen', 'not-yet', 'with-help'].includes(standing));
+    const requirement = before.columns
+      .flatMap((one: { requirements: readonly { id: string }[] }) => one.requirements)
+      .find((one: { id: string }) => one.id === cell.requirementId);
+    const { criterion } = requirement;
+    const sides = criterion.sides === 'both' ? ['left', 'right'] : criterion.sides === 'lead' ? [row.leadSide] : ['none'];
+    const { today } = (await tomasz.get('/api/session').expect(200)).body;
+    const days = [2, 1, 0].map((ago) => addDays(today, -ago));
+    for (const seenOn of days)
+      for (const side of sides)
+        await put(
+          randomUUID(),
+          mark({
+            childId: row.childId,
+            movement: requirement.movement,
+            stage: requirement.stage,
+            side,
+            mark: 'clean',
+            measure: {
+              ...(criterion.leastSeconds ? { seconds: criterion.leastSeconds } : {}),
+              ...(criterion.leastReps ? { reps: criterion.leastReps } : {}),
+              ...(criterion.leastCorrect ? { correct: criterion.leastCorrect.correct, of: criterion.leastCorrect.of } : {}),
+            },
+            seenOn,
+            classId: null,
+            source: 'entered-later',
+          }),
+        ).expect(200);
+    const after = (await board()).rows.find((one: { childId: string }) => one.childId === row.childId);
+    expect(after.cells.find((one: { requirementId: string }) => one.requirementId === requirement.id).standing).toBe('met');
+    expect(after.metCount).toBe(row.metCount + 1);
+  });
+});
