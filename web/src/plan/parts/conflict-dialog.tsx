@@ -67,7 +67,14 @@ function Lines({ title, lines }: { readonly title: string; readonly lines: reado
 
 function linesOf(plan: ClassPlan, library: Library): readonly string[] {
   return placedItems(plan).map(({ item }) =>
-    [library.get(item.movement)?.name ?? item.movement, doseText(item.dose), sidesText(item.sides), item.tiers.join('/')]
+    [
+      library.get(item.movement)?.name ?? item.movement,
+      doseText(item.dose),
+      sidesText(item.sides),
+      item.tiers.join('/'),
+      item.cue && `“${item.cue}”`,
+      item.note,
+    ]
       .filter(Boolean)
       .join(', '),
   );

@@ -1,0 +1,38 @@
+import { describe, expect, it } from 'vitest';
+import { aMovement } from '../testing/makers';
+import { movementSearch } from './movement-search';
+
+const movements = [
+  aMovement('demi-plie', {
+    name: 'Demi-plié',
+    plainMeaning: 'A half bend of the knees',
+    term: { text: 'demi-plié', language: 'fr', sayIt: 'deh-mee plee-AY', meaning: 'half bent' },
+  }),
+  aMovement('forward-roll', { name: 'Forward roll', loads: [{ region: 'neck', load: 1 }] as never }),
+  aMovement('backward-roll', { name: 'Backward roll' }),
+  aMovement('wrist-wake-up', { name: 'Wrist wake-up', prepares: ['wrists'] }),
+];
+const find = movementSearch(movements);
+const slugs = (text: string) => find(text).map(({ slug }) => slug);
+
+describe('searching the library', () => {
+  it.each([
+    ['forw', 'forward-roll'],
+    ['plie', 'demi-plie'],
+    ['PLIÉ', 'demi-plie'],
+    ['half bend', 'demi-plie'],
+    ['bakward rol', 'backward-roll'],
+    ['wrists', 'wrist-wake-up'],
+  ])('for “%s” finds %s first', (text, slug) => {
+    expect(slugs(text)[0]).toBe(slug);
+  });
+
+  it('wants every word, and finds nothing where nothing fits', () => {
+    expect(slugs('forward roll')).toEqual(['forward-roll']);
+    expect(slugs('zebra')).toEqual([]);
+  });
+
+  it('gives everything while nothing is typed', () => {
+    expect(slugs('  ')).toHaveLength(4);
+  });
+});

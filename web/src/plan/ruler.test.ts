@@ -1,0 +1,73 @@
+import { defaultTimingSettings, evaluatePlan, libraryOf, type ClassPlan, type TimedItem } from '@leiter/core';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { aMovement, anItem, aPlan } from '../testing/makers';
+import { emptySectionPixels, leastRungPixels, rulerMarks, rulerOf } from './ruler';
+
+function timed(plan: ClassPlan): readonly TimedItem[] {
+  const movements = plan.sections.flatMap(({ items }) => items.map(({ movement }) => aMovement(movement)));
+  return evaluatePlan(plan, libraryOf(movements), {
+    settings: defaultTimingSettings,
+    exposures: new Map(),
+    paces: new Map(),
+    agesYears: [9],
+    programme: 'gymnastics',
+    slotMinutes: 45,
+  }).timeline.items;
+}
+
+const planOf = (...seconds: readonly number[]): ClassPlan =>
+  aPlan({
+    drills: seconds.map((one, index) => anItem(`i${String(index)}`, { dose: { kind: 'timed', seconds: one }, familiarity: 'routine' })),
+  });
+
+describe('the ruler', () => {
+  it('fills the room it has, each rung as tall as its item is long', () => {
+    const plan = planOf(300, 600);
+    const items = timed(plan);
+    const { rungs, height } = rulerOf(plan, items, 500);
+    expect(height).toBeCloseTo(500, 0);
+    const [short, long] = [rungs.get('i0')?.height ?? 0, rungs.get('i1')?.height ?? 0];
+    expect(long / short).toBeCloseTo((items[1]?.seconds ?? 0) / (items[0]?.seconds ?? 1), 3);
+  });
+
+  it('never makes a rung too low to be read, and scrolls rather than that', () => {
+    const plan = planOf(...Array.from({ length: 40 }, () => 5));
+    const { rungs, height } = rulerOf(plan, timed(plan), 500);
+    for (const rung of rungs.values()) expect(rung.height).toBeGreaterThanOrEqual(leastRungPixels);
+    expect(height).toBeGreaterThan(500);
+  });
+
+  it('leaves a place to put something into a section that is empty', () => {
+    const plan: ClassPlan = { ...planOf(60), sections: [...planOf(60).sections, { id: 'e', kind: 'closing', items: [] }] };
+    expect(rulerOf(plan, timed(plan), 500).sections.at(-1)?.height).toBe(emptySectionPixels);
+  });
+
+  it('keeps the clock true: later is never higher, and each item begins where its rung begins', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 1, max: 900 }), { minLength: 1, maxLength: 30 }),
+        fc.integer({ min: 100, max: 900 }),
+        (doses, room) => {
+          const plan = planOf(...doses);
+          const items = timed(plan);
+          const ruler = rulerOf(plan, items, room);
+          for (const one of items) expect(ruler.yOf(one.startSecond)).toBeCloseTo(ruler.rungs.get(one.item.id)?.top ?? -1, 6);
+          const end = items.reduce((sum, { seconds }) => sum + seconds, 0);
+          const ys = Array.from({ length: 50 }, (_, index) => ruler.yOf((end * index) / 49));
+          ys.forEach((y, index) => {
+            expect(y).toBeGreaterThanOrEqual((ys[index - 1] ?? 0) - 1e-9);
+            expect(y).toBeLessThanOrEqual(ruler.height + 1e-9);
+          });
+        },
+      ),
+    );
+  });
+});
+
+describe('the marks of the ruler', () => {
+  it('stand at whole five minutes of the clock, not of the class', () => {
+    expect(rulerMarks('16:03', 900)).toEqual([120, 420, 720]);
+    expect(rulerMarks('16:00', 300)).toEqual([0, 300]);
+  });
+});
