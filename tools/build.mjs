@@ -28,7 +28,7 @@ function fingerprint() {
 }
 
 export function buildIfChanged() {
-  const stamp = `${root}/.leiter/built`;
+  const stamp = `${root}/node_modules/.leiter-built`;
   const wanted = fingerprint();
   const isThere = existsSync(`${root}/server/dist/main.js`) && existsSync(`${root}/web/dist/index.html`);
   if (isThere && existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;

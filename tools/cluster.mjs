@@ -22,6 +22,7 @@ export function cluster({ folder, port, isForTests }) {
   };
   const call = (...args) => run('bash', [`${root}/tools/postgres.sh`, ...args], { env });
   return {
+    folder: env.LEITER_PGROOT,
     start() {
       const { code, output } = call('start');
       if (code !== 0) giveUp(output.trim() || 'PostgreSQL did not start.');

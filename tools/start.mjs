@@ -1,4 +1,5 @@
 // npm start: from a machine with Node.js and npm to a running Leiter. `--empty` starts without the demo club.
+// PORT, LEITER_PGPORT, LEITER_FOLDER (where the data is) and LEITER_DATABASE_URL move things elsewhere.
 import { spawn } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
@@ -9,7 +10,7 @@ import { root } from './run.mjs';
 import { giveUp, say } from './say.mjs';
 
 const port = Number(process.env['PORT'] ?? '4600');
-const folder = `${root}/.leiter`;
+const folder = process.env['LEITER_FOLDER'] ?? `${root}/.leiter`;
 const lock = `${folder}/running`;
 
 function requireAlone() {
@@ -33,7 +34,7 @@ requireAlone();
 if (!(await isFree(port))) giveUp(`Port ${port} is in use: stop what uses it, or start with PORT=4700 npm start.`);
 writeFileSync(lock, String(process.pid));
 
-const own = process.env['LEITER_DATABASE_URL'];
+const own = process.env['LEITER_DATABASE_URL'] || null;
 if (!own) requirePostgres();
 requirePackages();
 buildIfChanged();

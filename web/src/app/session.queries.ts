@@ -27,8 +27,7 @@ export function useSignIn() {
   return useMutation({
     mutationFn: (request: SignInRequest) => api<SessionResponse>('POST', 'session', request),
     onSuccess: (session) => {
-      queryClient.clear();
-      queryClient.setQueryData(['session'], session);
+      noteSession(session);
     },
   });
 }
@@ -44,8 +43,13 @@ export function useSignOut() {
   return useMutation({
     mutationFn: () => api<undefined>('DELETE', 'session'),
     onSuccess: () => {
-      queryClient.clear();
-      queryClient.setQueryData(['session'], null);
+      noteSession(null);
     },
   });
+}
+
+/** Somebody came or left: what the person before had read is forgotten; the session itself stays, since the page watches it. */
+function noteSession(session: SessionResponse | null): void {
+  queryClient.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'session' });
+  queryClient.setQueryData(['session'], session);
 }

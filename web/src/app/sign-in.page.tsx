@@ -3,15 +3,19 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState, type SubmitEvent } from 'react';
+import { Navigate, useLocation } from 'react-router';
 import { LadderMark } from '../shared/ladder-mark';
 import { Loaded, Refused } from '../shared/page';
 import { palette } from '../shared/palette';
 import { MakeClub } from './make-club';
-import { useSignIn, useWelcome } from './session.queries';
+import { useSession, useSignIn, useWelcome } from './session.queries';
 
 /** Before anybody is signed in: the demo people by one click, a form for everybody else, or the first club. */
 export function SignInPage() {
   const welcome = useWelcome();
+  const session = useSession();
+  const location = useLocation();
+  if (session.data) return <Navigate to={wantedPage(location.state)} replace />;
   return (
     <Box component="main" sx={{ minHeight: '100%', display: 'grid', gridTemplateColumns: { xs: '1fr', md: '5fr 6fr' } }}>
       <Box
@@ -58,6 +62,12 @@ export function SignInPage() {
       </Box>
     </Box>
   );
+}
+
+/** The page that asked to sign in; Today where none did. @param state set by the shell alone. */
+function wantedPage(state: unknown): string {
+  const from = typeof state === 'object' && state !== null && 'from' in state ? state.from : null;
+  return typeof from === 'string' ? from : '/';
 }
 
 function DemoPeople({

@@ -1,0 +1,111 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { ask, expect, openClass, signIn, test, type Coming, type Leiter } from './leiter.js';
+
+/** Every page, by the name a user would give it. */
+async function addresses(page: Page): Promise<Readonly<Record<string, string>>> {
+  const coming = await ask<readonly Coming[]>(page, 'coming-classes');
+  const planned = coming.find((one) => one.class?.hasPlan);
+  const { id: open, group } = await openClass(page, 'gymnastics');
+  const board = await ask<{ rows: readonly { childId: string }[] }>(page, `groups/${group.id}/board`);
+  const taught = (await ask<readonly { id: string; taughtAt: string | null }[]>(page, `groups/${group.id}/classes`)).find(
+    (one) => one.taughtAt,
+  );
+  return {
+    Today: '/',
+    'coming classes': '/plan',
+    'classes to teach': '/teach',
+    'a class without a plan': `/classes/${open}/plan`,
+    'a plan': `/classes/${planned?.class?.id ?? taught?.id ?? ''}/plan`,
+    'the beginning of a class': `/classes/${planned?.class?.id ?? taught?.id ?? ''}/teach`,
+    'the marks of a class': `/classes/${taught?.id ?? ''}/marks`,
+    'the board of a group': `/groups/${group.id}`,
+    children: '/children',
+    'a child': `/children/${board.rows[0]?.childId ?? ''}`,
+    syllabus: '/syllabus',
+    library: '/library',
+    'a movement': '/library/cartwheel',
+    club: '/club',
+    'one’s own page': '/me',
+  };
+}
+
+async function expectNothingFound(page: Page, what: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id, nodes }) => `${what}: ${id} at ${nodes.map(({ target }) => String(target)).join(' | ')}`)).toEqual([]);
+}
+
+async function open(page: Page, leiter: Leiter, address: string): Promise<void> {
+  await page.goto(leiter.url + address);
+  await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
+  await page.waitForLoadState('networkidle');
+}
+
+test('Nothing on any page keeps somebody out: axe finds nothing, nothing scrolls sideways, no page is longer than the window', async ({
+  page,
+  leiter,
+}) => {
+  test.setTimeout(240_000);
+  const complaints: string[] = [];
+  page.on('console', (message) => {
+    if (message.type() === 'error') complaints.push(message.text());
+  });
+  page.on('pageerror', (error) => complaints.push(error.message));
+  await page.goto(`${leiter.url}/sign-in`);
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await expectNothingFound(page, 'sign in');
+  await signIn(page, leiter, 'owner');
+  complaints.length = 0; // asking who is signed in answers 401 at first
+  for (const [what, address] of Object.entries(await addresses(page))) {
+    await open(page, leiter, address);
+    await expectNothingFound(page, what);
+    const room = await page.evaluate(() => {
+      const { scrollWidth, clientWidth, scrollHeight, clientHeight } = document.documentElement;
+      return { sideways: scrollWidth - clientWidth, down: scrollHeight - clientHeight };
+    });
+    expect({ what, ...room }).toEqual({ what, sideways: 0, down: 0 });
+  }
+  expect(complaints).toEqual([]);
+});
+
+test('Nothing in any dialog keeps somebody out', async ({ page, leiter }) => {
+  test.setTimeout(120_000);
+  await signIn(page, leiter, 'owner');
+  await open(page, leiter, '/children');
+  await page.getByRole('button', { name: 'Add a child' }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await expectNothingFound(page, 'add a child');
+  await open(page, leiter, '/club');
+  for (const button of ['Add a group', 'Add a person']) {
+    await page.getByRole('button', { name: button }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await expectNothingFound(page, button);
+    await page.getByRole('button', { name: 'Cancel' }).click();
+    await expect(page.getByRole('dialog')).toBeHidden();
+  }
+  await page.keyboard.press('?');
+  await open(page, leiter, '/plan');
+});
+
+test('Every page can be used without a mouse: Tab reaches what can be pressed, and shows where it is', async ({ page, leiter }) => {
+  await signIn(page, leiter, 'gymnastics');
+  for (const address of ['/', '/children', '/library', '/syllabus', '/club']) {
+    await open(page, leiter, address);
+    const seen = new Set<string>();
+    for (let press = 0; press < 25; press++) {
+      await page.keyboard.press('Tab');
+      const focus = await page.evaluate(() => {
+        const element = document.activeElement;
+        if (!(element instanceof HTMLElement) || element === document.body) return null;
+        const { outlineStyle, outlineWidth, boxShadow } = getComputedStyle(element);
+        const around = element.closest('.MuiInputBase-root');
+        const isShown = (outlineStyle !== 'none' && outlineWidth !== '0px') || boxShadow !== 'none' || around !== null;
+        return { name: element.getAttribute('aria-label') ?? element.textContent, isShown };
+      });
+      if (!focus) continue;
+      expect(focus, `${address}: ${focus.name}`).toMatchObject({ isShown: true });
+      seen.add(focus.name);
+    }
+    for (const place of ['Today', 'Plan', 'Teach', 'Children', 'Syllabus', 'Library']) expect([...seen]).toContain(place);
+  }
+});

@@ -1,0 +1,157 @@
+import type { Locator, Page } from '@playwright/test';
+import { ask, expect, openClass, signIn, test, type Leiter } from './leiter.js';
+
+interface Plan {
+  readonly sections: readonly { readonly items: readonly { readonly id: string; readonly movement: string; readonly sides: string }[] }[];
+}
+
+const items = (page: Page): Locator => page.getByRole('list', { name: 'Items' }).getByRole('button');
+const names = async (page: Page): Promise<readonly string[]> =>
+  (await items(page).all()).length === 0
+    ? []
+    : Promise.all((await items(page).all()).map(async (one) => (await one.getAttribute('aria-label')) ?? ''));
+const minutes = (page: Page): Promise<string | null> => page.getByRole('status', { name: 'Time of the plan' }).textContent();
+const stored = async (page: Page, id: string): Promise<readonly string[]> =>
+  ((await ask<{ stored: { plan: Plan } | null }>(page, `classes/${id}`)).stored?.plan.sections ?? []).flatMap((section) =>
+    section.items.map((item) => item.movement),
+  );
+
+/** The first class of a programme that is not planned, started from the template that fits best. */
+async function startPlan(page: Page, leiter: Leiter, programme: string): Promise<string> {
+  const { id } = await openClass(page, programme);
+  await page.goto(`${leiter.url}/classes/${id}/plan`);
+  await page
+    .getByRole('button', { name: /^Start from/ })
+    .first()
+    .click();
+  await expect(items(page).first()).toBeVisible();
+  return id;
+}
+
+test('A plan is written without the mouse, and every step can be taken back', async ({ page, leiter }) => {
+  await signIn(page, leiter, 'gymnastics');
+  const id = await startPlan(page, leiter, 'gymnastics');
+  const begun = await names(page);
+  const time = await minutes(page);
+
+  await page.keyboard.press('/');
+  await page.keyboard.type('wrist wake');
+  await page.keyboard.press('Enter');
+  await expect(items(page)).toHaveCount(begun.length + 1);
+  await page.keyboard.press('Escape');
+  const chosen = page.locator('[aria-current="true"]');
+  await expect(chosen).toHaveAttribute('aria-label', /Wrist wake-up/);
+  const dose = await chosen.getAttribute('aria-label');
+  await page.keyboard.press('+');
+  await expect(chosen).not.toHaveAttribute('aria-label', dose ?? '');
+  await page.keyboard.press('-');
+  await expect(chosen).toHaveAttribute('aria-label', dose ?? '');
+  await page.keyboard.press('d');
+  await expect(items(page)).toHaveCount(begun.length + 2);
+  await page.keyboard.press('Alt+ArrowUp');
+  await page.keyboard.press('Alt+ArrowUp');
+  await page.keyboard.press('Delete');
+  await expect(items(page)).toHaveCount(begun.length + 1);
+  const ended = await names(page);
+
+  for (let press = 0; press < 12; press++) await page.keyboard.press('Control+z');
+  await expect(items(page)).toHaveCount(begun.length);
+  expect(await names(page)).toEqual(begun);
+  expect(await minutes(page)).toBe(time);
+  for (let press = 0; press < 12; press++) await page.keyboard.press('Control+Shift+z');
+  await expect(items(page)).toHaveCount(ended.length);
+  expect(await names(page)).toEqual(ended);
+  await expect.poll(() => stored(page, id)).toHaveLength(ended.length);
+});
+
+test('What is unsafe is said at once, mended by one click and taken back by one key', async ({ page, leiter }) => {
+  await signIn(page, leiter, 'gymnastics');
+  await startPlan(page, leiter, 'gymnastics');
+  const findings = page.getByRole('list', { name: 'Findings' });
+  const before = await findings.getByRole('listitem').count();
+  // a split on one side only
+  await page.keyboard.press('/');
+  await page.keyboard.type('split slide');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('s');
+  await expect(findings.getByText('One side only')).toBeVisible();
+  const button = findings.getByRole('listitem').filter({ hasText: 'One side only' }).getByRole('button').first();
+  await button.click();
+  await expect(findings.getByText('One side only')).toBeHidden();
+  await page.keyboard.press('Control+z');
+  await expect(findings.getByText('One side only')).toBeVisible();
+  expect(await findings.getByRole('listitem').count()).toBeGreaterThan(before);
+});
+
+test('An item is dragged to another place, and its time goes with it', async ({ page, leiter }) => {
+  await signIn(page, leiter, 'dance');
+  await startPlan(page, leiter, 'dance');
+  const [first, second, third] = await names(page);
+  const from = await items(page).nth(0).boundingBox();
+  const to = await items(page).nth(2).boundingBox();
+  if (!from || !to) throw new Error('nothing to drag');
+  await page.mouse.move(from.x + 200, from.y + from.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 200, from.y + from.height / 2 + 12, { steps: 3 });
+  await page.mouse.move(to.x + 200, to.y + to.height / 2 + 2, { steps: 8 });
+  await page.mouse.up();
+  const bare = (name: string | undefined): string => name?.replace(/^\d\d:\d\d /, '') ?? '';
+  await expect.poll(async () => (await names(page)).slice(0, 3).map(bare)).toEqual([second, third, first].map(bare));
+});
+
+test('Two people on one plan: the second is shown both, and nothing is lost whichever is taken', async ({ page, leiter, browser }) => {
+  await signIn(page, leiter, 'martial-arts');
+  const id = await startPlan(page, leiter, 'martial-arts');
+  await expect
+    .poll(async () => (await stored(page, id)).length)
+    .toBeGreaterThan(0)
+    .catch(() => undefined);
+  await items(page).first().click();
+  await page.keyboard.press('d');
+  await expect.poll(async () => (await stored(page, id)).length).toBeGreaterThan(0);
+
+  const other = await browser.newPage();
+  await signIn(other, leiter, 'owner');
+  await other.goto(`${leiter.url}/classes/${id}/plan`);
+  await expect(items(other).first()).toBeVisible();
+  await items(other).first().click();
+  await other.keyboard.press('Delete');
+  const count = await items(other).count();
+  await expect.poll(async () => (await stored(page, id)).length).toBe(count);
+
+  await items(page).nth(1).click();
+  await page.keyboard.press('d');
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByText('Solveig Aune saved this plan meanwhile')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Keep mine' }).click();
+  const mine = await items(page).count();
+  await expect.poll(async () => (await stored(page, id)).length).toBe(mine);
+  expect(mine).toBe(count + 2);
+  await other.close();
+});
+
+test('A plan written while the database is away is kept over a reload and saved when it is back', async ({ page, leiter }) => {
+  test.setTimeout(120_000);
+  await signIn(page, leiter, 'gymnastics');
+  const id = await startPlan(page, leiter, 'gymnastics');
+  await items(page).first().click();
+  await page.keyboard.press('d');
+  const count = await items(page).count();
+  await expect.poll(async () => (await stored(page, id)).length).toBe(count);
+  // an API that answers as it does while its database is away
+  await page.route('**/api/**', (route) =>
+    route.fulfill({
+      status: 503,
+      contentType: 'application/problem+json',
+      body: JSON.stringify({ status: 503, title: 'The database does not answer' }),
+    }),
+  );
+  await page.keyboard.press('d');
+  await expect(page.getByText('kept here, saved when there is an answer')).toBeVisible();
+  page.once('dialog', (dialog) => void dialog.accept());
+  await page.unroute('**/api/**');
+  await page.reload();
+  await expect(items(page)).toHaveCount(count + 1);
+  await expect.poll(async () => (await stored(page, id)).length).toBe(count + 1);
+});
