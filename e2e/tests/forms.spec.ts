@@ -45,7 +45,7 @@ test('A child is added; what is wrong is said at its field, and what was typed s
 test('A group with a name that is taken is refused at the field', async ({ page, leiter }) => {
   await signIn(page, leiter, 'owner');
   await page.goto(`${leiter.url}/club`);
-  await page.getByRole('button', { name: 'Add a group' }).click();
+  await page.getByRole('button', { name: 'Make a group' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('Name').fill('puffins');
   await dialog.getByLabel('Starts at').fill('16:00');

@@ -96,17 +96,14 @@ test('An item is dragged to another place, and its time goes with it', async ({ 
   await page.mouse.move(from.x + 200, from.y + from.height / 2 + 12, { steps: 3 });
   await page.mouse.move(to.x + 200, to.y + to.height / 2 + 2, { steps: 8 });
   await page.mouse.up();
-  const bare = (name: string | undefined): string => name?.replace(/^\d\d:\d\d /, '') ?? '';
+  // the time it starts and the time it takes to get there change with its place
+  const bare = (name: string | undefined): string => name?.replace(/^\d\d:\d\d /, '').replace(/, takes .*/, '') ?? '';
   await expect.poll(async () => (await names(page)).slice(0, 3).map(bare)).toEqual([second, third, first].map(bare));
 });
 
 test('Two people on one plan: the second is shown both, and nothing is lost whichever is taken', async ({ page, leiter, browser }) => {
   await signIn(page, leiter, 'martial-arts');
   const id = await startPlan(page, leiter, 'martial-arts');
-  await expect
-    .poll(async () => (await stored(page, id)).length)
-    .toBeGreaterThan(0)
-    .catch(() => undefined);
   await items(page).first().click();
   await page.keyboard.press('d');
   await expect.poll(async () => (await stored(page, id)).length).toBeGreaterThan(0);

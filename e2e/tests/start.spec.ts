@@ -24,9 +24,9 @@ test('What stands in the way of a start is said in one sentence', async () => {
   });
   await new Promise((resolve) => blocker.close(resolve));
   expect(refusal(leiter, { PORT: 'many' })).toEqual({ code: 1, said: 'PORT is many, which is no port: a number from 1 to 65535.' });
-  const unreadable = refusal(leiter, { LEITER_FOLDER: '/proc/nothing' });
+  const unreadable = refusal(leiter, { LEITER_FOLDER: '/dev/null/data' });
   expect(unreadable.code).toBe(1);
-  expect(unreadable.said).toMatch(/^The folder \/proc\/nothing cannot be read and written \(\w+\); make it yours, then start again\.$/);
+  expect(unreadable.said).toMatch(/^The folder \/dev\/null\/data cannot be read and written \(\w+\); make it yours, then start again\.$/);
   await leiter.remove();
 });
 
@@ -35,7 +35,7 @@ test('Without demo data the first visitor makes the club and is its owner', asyn
   const leiter = await Leiter.at('empty');
   await leiter.start('--empty');
   try {
-    expect(leiter.output).toContain('The first visitor makes the club and is its owner.');
+    await expect.poll(() => leiter.output).toContain('The first visitor makes the club and is its owner.');
     await page.goto(leiter.url);
     const form = page.getByRole('form', { name: 'Make your club' });
     await form.getByLabel('Name of the club').fill('The Boat House');

@@ -12,8 +12,6 @@ async function startClass(page: Page, leiter: Leiter): Promise<string> {
       .getByRole('button', { name: /^Start from/ })
       .first()
       .click();
-    await page.getByRole('list', { name: 'Items' }).getByRole('button').first().click();
-    await page.keyboard.press('d');
     await expect(page.getByText('saved', { exact: true })).toBeVisible();
   }
   await page.goto(`${leiter.url}/classes/${id}/teach`);

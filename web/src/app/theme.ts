@@ -36,7 +36,11 @@ export const theme = createTheme({
         '@media (prefers-reduced-motion: reduce)': { '*': { animation: 'none !important', transition: 'none !important' } },
       },
     },
-    MuiButtonBase: { defaultProps: { disableRipple: true } },
+    MuiButtonBase: {
+      defaultProps: { disableRipple: true },
+      // MUI takes the outline away from everything that can be pressed
+      styleOverrides: { root: { '&.Mui-focusVisible': { outline: `3px solid ${palette.primary}`, outlineOffset: '2px' } } },
+    },
     MuiButton: {
       defaultProps: { disableElevation: true },
       styleOverrides: { root: { paddingInline: 14, minHeight: 34 }, outlined: { borderColor: '#8A8371', color: palette.ink } },

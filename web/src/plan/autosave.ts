@@ -6,7 +6,7 @@ import { useConnection } from '../shared/connection';
 import { noteStoredPlan, savePlan } from './class.queries';
 
 export type SaveState =
-  | { readonly kind: 'saved'; readonly at: Date | null }
+  | { readonly kind: 'saved'; readonly plan: ClassPlan | null }
   | { readonly kind: 'saving' }
   | { readonly kind: 'waiting' }
   | { readonly kind: 'refused'; readonly why: string }
@@ -39,7 +39,7 @@ export function useAutosave(classId: string, plan: ClassPlan, stored: StoredPlan
   const arrived = useRef<ClassPlan | null>(stored?.plan ?? null);
   const isRunning = useRef(false);
   const latest = useRef(plan);
-  const [state, setState] = useState<SaveState>({ kind: 'saved', at: null });
+  const [state, setState] = useState<SaveState>({ kind: 'saved', plan: stored?.plan ?? null });
 
   const save = useCallback(async (): Promise<void> => {
     if (isRunning.current) return;
@@ -52,7 +52,7 @@ export function useAutosave(classId: string, plan: ClassPlan, stored: StoredPlan
         version.current = answer.version;
         arrived.current = sent;
         noteStoredPlan(classId, { ...answer, plan: sent });
-        setState({ kind: 'saved', at: new Date() });
+        setState({ kind: 'saved', plan: sent });
       }
       localStorage.removeItem(draftKey(classId));
     } catch (error) {
@@ -98,13 +98,15 @@ export function useAutosave(classId: string, plan: ClassPlan, stored: StoredPlan
       version.current = current.version;
       arrived.current = chosen === current.plan ? chosen : null;
       latest.current = chosen;
-      setState({ kind: 'saved', at: null });
+      setState({ kind: 'saved', plan: arrived.current });
       if (chosen !== current.plan) void save();
     },
     [save],
   );
 
-  return { state, settle, saveNow: save };
+  // a change that waits for its moment is not saved yet, and nothing says that it is
+  const shown: SaveState = state.kind === 'saved' && state.plan !== plan ? { kind: 'saving' } : state;
+  return { state: shown, settle, saveNow: save };
 }
 
 function stateAfter(error: unknown): SaveState {

@@ -25,7 +25,7 @@ export function TodayPage() {
         {(data) =>
           data.next ? (
             <>
-              <Panel label="Next class">
+              <Panel label="The day">
                 <NextClass next={data.next} today={day} library={library} />
                 <Waiting data={data} today={day} />
               </Panel>
