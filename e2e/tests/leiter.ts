@@ -66,7 +66,8 @@ export class Leiter {
   /** @returns its exit code. */
   async stop(signal: 'SIGTERM' | 'SIGINT' | 'SIGKILL' = 'SIGTERM'): Promise<number | null> {
     const child = this.process;
-    if (!child || child.exitCode !== null) return child?.exitCode ?? null;
+    if (!child) return null;
+    if (child.exitCode !== null) return child.exitCode;
     child.kill(signal);
     await new Promise((resolve) => child.on('exit', resolve));
     return child.exitCode;

@@ -110,7 +110,8 @@ test('Every page can be used without a mouse: Tab reaches what can be pressed, a
       seen.add(focus.name);
     }
     // where a page begins in its search field, the rail is behind it
-    if (address === '/') for (const place of ['Today', 'Plan', 'Teach', 'Children', 'Syllabus', 'Library']) expect([...seen]).toContain(place);
+    if (address === '/')
+      for (const place of ['Today', 'Plan', 'Teach', 'Children', 'Syllabus', 'Library']) expect([...seen]).toContain(place);
     expect(seen.size).toBeGreaterThan(7);
   }
 });

@@ -79,6 +79,12 @@ describe('a mark', () => {
     expect(marks.some((one: { id: string }) => one.id === late)).toBe(false);
   });
 
+  it('does not supersede a mark in another movement: what a board reads of one movement is whole', async () => {
+    const id = randomUUID();
+    await put(id, mark()).expect(200);
+    await put(randomUUID(), mark({ movement: 'bridge', side: 'none', supersedes: id })).expect(422);
+  });
+
   it('does not supersede the mark of another child', async () => {
     const id = randomUUID();
     await put(id, mark()).expect(200);

@@ -122,7 +122,3 @@ export function doseFor(movement: Movement, band: AgeBand): Dose | null {
 export function isSided(movement: Movement): boolean {
   return movement.sides === 'each';
 }
-
-export function hasHazard(movement: Movement, hazard: Hazard): boolean {
-  return movement.hazards.includes(hazard);
-}

@@ -69,7 +69,16 @@ export function standingOf(
   observations: readonly Observation[],
   context: { readonly today: Day; readonly leadSide: 'left' | 'right' },
 ): Standing {
-  const relevant = currentObservations(observations).filter(
+  return standingOfCurrent(requirement, currentObservations(observations), context);
+}
+
+/** Like `standingOf`, for observations that `currentObservations` has put in order already. */
+export function standingOfCurrent(
+  requirement: Requirement,
+  current: readonly Observation[],
+  context: { readonly today: Day; readonly leadSide: 'left' | 'right' },
+): Standing {
+  const relevant = current.filter(
     (one) => one.movement === requirement.movement && one.stage === requirement.stage && one.seenOn <= context.today,
   );
   const sides = sidesAsked(requirement.criterion, context.leadSide).map((side) =>

@@ -1,8 +1,8 @@
 import { ageOn, daysBetween } from '../day.js';
 import type { Grade } from '../syllabus/syllabus.js';
 import type { Day } from '../unit.js';
-import type { Observation } from './observation.js';
-import { isMet, standingOf, type Standing } from './standing.js';
+import { currentObservations, type Observation } from './observation.js';
+import { isMet, standingOfCurrent, type Standing } from './standing.js';
 
 /** What keeps a grade from being earned. */
 export type Missing =
@@ -34,7 +34,9 @@ export interface ChildOnLadder {
  * @param observations of this child alone.
  */
 export function verdictOn(grade: Grade, observations: readonly Observation[], child: ChildOnLadder, today: Day): Verdict {
-  const standings = grade.requirements.map((requirement) => standingOf(requirement, observations, { today, leadSide: child.leadSide }));
+  const current = currentObservations(observations);
+  const context = { today, leadSide: child.leadSide };
+  const standings = grade.requirements.map((requirement) => standingOfCurrent(requirement, current, context));
   const weeks = Math.floor(daysBetween(child.inGradeSince, today) / 7);
   const age = ageOn(child.birthDate, today);
   const missing: Missing[] = standings.filter((standing) => !isMet(standing)).map((standing) => ({ kind: 'requirement', standing }));

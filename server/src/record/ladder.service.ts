@@ -1,4 +1,4 @@
-import { currentObservations, gradeAbove, isMet, verdictOn, type Observation, type Verdict } from '@leiter/core';
+import { gradeAbove, isMet, verdictOn, type Observation, type Verdict } from '@leiter/core';
 import type { BoardRow, GroupBoardResponse, SyllabusResponse } from '@leiter/contract';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
@@ -133,7 +133,7 @@ function boardRow(
   const verdict: Verdict | null = next
     ? verdictOn(
         next,
-        currentObservations(observations),
+        observations,
         {
           birthDate: child.birth_date,
           leadSide: child.lead_side,

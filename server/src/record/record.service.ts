@@ -76,7 +76,7 @@ export class RecordService {
     return request.seenOn > (await this.clubs.today(clubId)) ? { kind: 'in-the-future' } : null;
   }
 
-  /** A correction names a mark of the same child that nothing else corrects yet. */
+  /** A correction names a mark of the same child in the same movement that nothing else corrects yet. */
   private async supersedes(
     manager: EntityManager,
     clubId: string,
@@ -87,8 +87,8 @@ export class RecordService {
     const found = await rows<{ id: string; successor: string | null }>(
       manager,
       `SELECT o.id, s.id AS successor FROM observation o LEFT JOIN observation s ON s.supersedes = o.id
-       WHERE o.club_id = $1 AND o.child_id = $2 AND o.id = $3 FOR UPDATE OF o`,
-      [clubId, request.childId, request.supersedes],
+       WHERE o.club_id = $1 AND o.child_id = $2 AND o.id = $3 AND o.movement_slug = $4 FOR UPDATE OF o`,
+      [clubId, request.childId, request.supersedes, request.movement],
     );
     if (!found[0]) return { kind: 'superseded-unknown' };
     const successor = found[0].successor;

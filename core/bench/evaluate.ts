@@ -1,0 +1,124 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import {
+  criterionDefaults,
+  defaultTimingSettings,
+  evaluatePlan,
+  itemOf,
+  readLibrary,
+  verdictOn,
+  type ClassPlan,
+  type EvaluationContext,
+  type Grade,
+  type Library,
+  type Observation,
+} from '@leiter/core';
+import { Bench } from 'tinybench';
+
+/** Measures what the Plan page waits for after every key: prints one JSON line per row. */
+const content = fileURLToPath(new URL('../../../content/library/', import.meta.url));
+
+function shippedLibrary(): Library {
+  const files = readdirSync(content).map(
+    (name) => JSON.parse(readFileSync(content + name, 'utf8')) as { readonly movements: readonly unknown[] },
+  );
+  const library = readLibrary(files.flatMap(({ movements }) => movements));
+  if (!library.ok) throw new Error('the library that ships is not valid');
+  return library.value;
+}
+
+/** A plan of so many items, of everything that the library has, in three sections. */
+function planOf(library: Library, items: number): ClassPlan {
+  const movements = [...library.values()];
+  const all = Array.from({ length: items }, (_, index) => {
+    const movement = movements[(index * 7) % movements.length];
+    if (!movement) throw new Error('an empty library');
+    return { ...itemOf(movement, '7-9'), id: `i${String(index)}` };
+  });
+  const third = Math.ceil(items / 3);
+  return {
+    focus: [],
+    sections: (['warm-up', 'drills', 'cool-down'] as const).map((kind, index) => ({
+      id: kind,
+      kind,
+      items: all.slice(index * third, (index + 1) * third),
+    })),
+  };
+}
+
+function contextOf(children: number): EvaluationContext {
+  return {
+    settings: defaultTimingSettings,
+    exposures: new Map(),
+    paces: new Map(),
+    agesYears: Array.from({ length: children }, (_, index) => 7 + (index % 3)),
+    programme: 'gymnastics',
+    slotMinutes: 60,
+  };
+}
+
+const movements = ['cartwheel', 'bridge', 'forward-roll', 'lever', 'candle', 'tuck-jump', 'half-turn-jump', 'split-slide'];
+const grade: Grade = {
+  id: 'grade',
+  slug: 'grade',
+  name: 'Grade',
+  leastWeeksInGrade: 6,
+  leastClasses: 5,
+  leastAgeYears: 5,
+  requirements: movements.map((movement, index) => ({
+    id: movement,
+    movement,
+    stage: null,
+    criterion: { ...criterionDefaults, leastMark: 'alone', sides: index % 2 === 0 ? 'both' : 'none', faults: [] },
+  })),
+};
+
+/** Ten weeks of marks of one child: each requirement once a week, on either side. */
+function observationsOf(childId: string): readonly Observation[] {
+  return Array.from({ length: 10 }, (_, week) =>
+    movements.map((movement, index): Observation => ({
+      id: `${childId} ${String(week)} ${movement}`,
+      childId,
+      movement,
+      stage: null,
+      side: index % 2 === 0 ? (week % 2 === 0 ? 'left' : 'right') : 'none',
+      mark: week < 4 ? 'with-help' : 'alone',
+      help: null,
+      measure: {},
+      faults: [],
+      note: '',
+      seenOn: `2026-0${String(1 + Math.floor(week / 4))}-${String(10 + week)}`,
+      recordedAt: `2026-03-01T12:00:${String(10 + week)}Z`,
+      source: 'class',
+      classId: null,
+      supersedes: null,
+    })),
+  ).flat();
+}
+
+const library = shippedLibrary();
+const plan45 = planOf(library, 45);
+const plan90 = planOf(library, 90);
+const children30 = contextOf(30);
+const children60 = contextOf(60);
+const marks = Array.from({ length: 30 }, (_, index) => observationsOf(`child ${String(index)}`));
+const child = { birthDate: '2018-05-05', leadSide: 'left', inGradeSince: '2025-09-01', classesSince: 20 } as const;
+
+const bench = new Bench({ time: 1500, warmupTime: 300 });
+bench
+  .add('times and findings: 45 items, 30 children', () => {
+    evaluatePlan(plan45, library, children30);
+  })
+  .add('times and findings: 90 items, 60 children', () => {
+    evaluatePlan(plan90, library, children60);
+  })
+  .add('verdicts: 30 children, 8 requirements, 80 marks each', () => {
+    for (const observations of marks) verdictOn(grade, observations, child, '2026-04-01');
+  });
+await bench.run();
+
+for (const { name, result } of bench.tasks) {
+  if (result.state !== 'completed') throw new Error(`${name} did not run to its end`);
+  const limit = name.includes('45 items') ? 3 : null;
+  console.log(JSON.stringify({ name, medianMs: result.latency.p50, p99Ms: result.latency.p99, limit, runs: result.latency.samplesCount }));
+}

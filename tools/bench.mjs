@@ -1,0 +1,69 @@
+// npm run bench: measures what has to be fast, beside what it is compared with, and keeps the figures in docs/bench.md.
+import { cpus, totalmem } from 'node:os';
+import { writeFileSync } from 'node:fs';
+import { cluster, freePort } from './cluster.mjs';
+import { requireNode, requirePackages, requirePostgres } from './requirements.mjs';
+import { bin, root, run, tsc } from './run.mjs';
+import { giveUp, say } from './say.mjs';
+
+requireNode();
+requirePackages();
+requirePostgres();
+say('Building …');
+const build = run(process.execPath, [...tsc, '-b']);
+if (build.code !== 0) giveUp(build.output);
+
+/** @returns the JSON lines that a bench printed. */
+function measured(script, env = {}) {
+  const { code, output, stdout } = run(process.execPath, [script], { env: { ...process.env, ...env } });
+  if (code !== 0) giveUp(`${script}:\n${output}`);
+  return stdout
+    .split('\n')
+    .filter((line) => line.startsWith('{'))
+    .map((line) => JSON.parse(line));
+}
+
+say('Measuring the computation …');
+const core = measured('core/dist-test/bench/evaluate.js');
+say('Measuring the board of a group …');
+const database = cluster({ folder: `${root}/.leiter-test/bench`, port: await freePort(), isForTests: false });
+let server;
+try {
+  database.start();
+  server = measured('server/dist-test/bench/board.js', { LEITER_BENCH_DATABASE_URL: database.url() });
+} finally {
+  database.destroy();
+}
+
+const ms = (value) => (value === undefined ? '–' : `${value.toFixed(2)} ms`);
+const table = (rows, tail) =>
+  [
+    `| What | median | ${tail} | wanted | runs |`,
+    '|---|---|---|---|---|',
+    ...rows.map((row) => `| ${row.name} | ${ms(row.medianMs)} | ${ms(row[`${tail}Ms`])} | ${row.wanted ?? '–'} | ${row.runs} |`),
+  ].join('\n');
+const wanted = (rows, text) => rows.map((row) => ({ ...row, wanted: row.limit === null ? undefined : text(row.limit) }));
+const [board, byHand, ratio] = server;
+const text = `# Bench
+
+The last run of \`npm run bench\`. Machine: ${cpus().length} cores, ${Math.round(totalmem() / 2 ** 30)} GB, Node.js ${process.versions.node}, PostgreSQL and client on one machine.
+
+## Computation (core)
+
+${table(
+  wanted(core, (limit) => `median ≤ ${limit} ms`),
+  'p99',
+)}
+
+## The board of a group (server)
+
+${table(
+  wanted([board, byHand], (limit) => `p95 ≤ ${limit} ms`),
+  'p95',
+)}
+
+HTTP, sign-in check and reckoning together take ${ratio.ratio.toFixed(2)} times the p95 of the same SQL sent by hand (median: ${ratio.medianRatio.toFixed(2)} times); wanted: at most ${ratio.limit}.
+`;
+writeFileSync(`${root}/docs/bench.md`, text);
+run(bin('prettier'), ['--write', 'docs/bench.md']);
+say(text);

@@ -1,0 +1,74 @@
+// npm test: formatting, lint with the import rules, dead code, types, unit and server tests, and the built application in a
+// browser. Installs what is missing, leaves nothing running, and ends with one line that adds up all runners.
+import { existsSync, readFileSync, rmSync } from 'node:fs';
+import { requireChromium, requireNode, requirePackages, requirePostgres } from './requirements.mjs';
+import { buildIfChanged } from './build.mjs';
+import { bin, root, runBeside, tsc } from './run.mjs';
+import { say } from './say.mjs';
+
+requireNode();
+requirePackages();
+requirePostgres();
+requireChromium();
+
+let passed = 0;
+let failed = 0;
+const env = { ...process.env, NO_COLOR: '1', FORCE_COLOR: '' };
+
+/** Runs a check that either holds or does not: it counts as one. */
+async function check(name, program, args) {
+  const begun = Date.now();
+  const { code, output } = await runBeside(program, args, { env });
+  note(name, code === 0, output, begun);
+  if (code === 0) passed += 1;
+  else failed += 1;
+}
+
+function note(name, isGood, output, begun) {
+  say(`${isGood ? 'ok    ' : 'FAILED'} ${name} (${((Date.now() - begun) / 1000).toFixed(0)} s)`);
+  if (!isGood) say(output.trim());
+}
+
+/** Runs a runner that counts its own tests. @param count reads passed and failed from its report. */
+async function runner(name, program, args, report, count) {
+  const begun = Date.now();
+  rmSync(report, { force: true });
+  const { code, output } = await runBeside(program, args, { env });
+  const counted = existsSync(report) ? count(JSON.parse(readFileSync(report, 'utf8'))) : { passed: 0, failed: 0 };
+  // a runner that broke before or beside its tests is a failure as well
+  const broken = code !== 0 && counted.failed === 0 ? 1 : 0;
+  passed += counted.passed;
+  failed += counted.failed + broken;
+  note(`${name}: ${counted.passed} passed, ${counted.failed + broken} failed`, code === 0, output, begun);
+}
+
+const node = process.execPath;
+await Promise.all([
+  (async () => {
+    await check('formatting (prettier)', bin('prettier'), ['--check', '.']);
+    await check('types (tsc)', node, [...tsc, '-b']);
+    await check('dead code (knip)', bin('knip'), []);
+  })(),
+  (async () => {
+    await check('lint (eslint)', bin('eslint'), ['--cache', '--max-warnings', '0', '.']);
+    await check('imports (dependency-cruiser)', bin('depcruise'), ['core/src', 'contract/src', 'server/src', 'web/src']);
+  })(),
+]);
+const vitestReport = `${root}/.leiter-test/vitest.json`;
+await runner(
+  'unit and server tests (vitest)',
+  bin('vitest'),
+  ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${vitestReport}`],
+  vitestReport,
+  (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }),
+);
+buildIfChanged();
+await runner(
+  'browser tests (playwright)',
+  bin('playwright'),
+  ['test', '--config', 'e2e/playwright.config.ts'],
+  `${root}/e2e/results/report.json`,
+  ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }),
+);
+say(`${passed} passed, ${failed} failed`);
+process.exit(failed === 0 ? 0 : 1);
