@@ -122,11 +122,11 @@ export interface Coming {
   readonly class: { readonly id: string; readonly hasPlan: boolean } | null;
 }
 
-/** The class to come of a group that nobody has planned yet. */
-export async function openClass(page: Page, programme: string): Promise<{ readonly id: string; readonly group: Coming['group'] }> {
+/** The class to come of a group, of a programme or by its name, that nobody has planned yet. */
+export async function openClass(page: Page, wanted: string): Promise<{ readonly id: string; readonly group: Coming['group'] }> {
   const coming = await ask<readonly Coming[]>(page, 'coming-classes');
-  const open = coming.find((one) => one.group.programme === programme && one.class && !one.class.hasPlan);
-  if (!open?.class) throw new Error(`no open class of ${programme}`);
+  const open = coming.find((one) => (one.group.programme === wanted || one.group.name === wanted) && one.class && !one.class.hasPlan);
+  if (!open?.class) throw new Error(`no open class of ${wanted}`);
   return { id: open.class.id, group: open.group };
 }
 

@@ -1,10 +1,18 @@
 import type { AddGroupRequest, AddPersonRequest, ChangeGroupRequest, GroupResponse, PersonResponse } from '@leiter/contract';
 import { useQuery } from '@tanstack/react-query';
+import { useSession } from '../app/session.queries';
 import { api } from '../shared/api';
 import { queryClient } from '../shared/query-client';
 
 export function useGroups() {
   return useQuery({ queryKey: ['groups'], queryFn: () => api<readonly GroupResponse[]>('GET', 'groups') });
+}
+
+/** The programme that whoever is signed in teaches; null for somebody without a group. */
+export function useOwnProgramme(): string | null {
+  const session = useSession();
+  const groups = useGroups();
+  return groups.data?.find(({ instructorId }) => instructorId === session.data?.person.id)?.programme ?? null;
 }
 
 export function usePeople() {

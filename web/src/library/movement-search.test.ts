@@ -1,5 +1,5 @@
+import { aMovement } from '@leiter/core/testing';
 import { describe, expect, it } from 'vitest';
-import { aMovement } from '../testing/makers';
 import { movementSearch } from './movement-search';
 
 const movements = [

@@ -1,8 +1,9 @@
+import { anItem, aPlan } from '@leiter/core/testing';
 import type { ClassPlan } from '@leiter/core';
 import { act, renderHook } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { noteAnswer } from '../shared/connection';
-import { anItem, answerWith, aPlan, stored } from '../testing/makers';
+import { answerWith, stored } from '../testing/makers';
 import { draftOf, useAutosave } from './autosave';
 
 const first = aPlan({ drills: [anItem('a')] });

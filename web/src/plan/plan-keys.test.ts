@@ -1,6 +1,6 @@
+import { aMovement, anItem, aPlan } from '@leiter/core/testing';
 import { libraryOf, type ItemSides } from '@leiter/core';
 import { describe, expect, it } from 'vitest';
-import { aMovement, anItem, aPlan } from '../testing/makers';
 import { editOfKey, neighbourOf, nextTiers } from './plan-keys';
 
 const tier = { what: 'x', fromGrade: null };

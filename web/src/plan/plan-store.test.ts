@@ -1,5 +1,5 @@
+import { anItem, aPlan } from '@leiter/core/testing';
 import { describe, expect, it } from 'vitest';
-import { anItem, aPlan } from '../testing/makers';
 import { edit, makePlanStore } from './plan-store';
 
 const plan = aPlan({ drills: [anItem('a'), anItem('b')] });

@@ -14,7 +14,6 @@ import {
   type PlanEdit,
 } from '@leiter/core';
 import { useCallback, useMemo, useRef, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams } from 'react-router';
 import { useStore } from 'zustand';
 import { useLibrary, useMovements } from '../library/library.queries';
@@ -34,23 +33,8 @@ import { LibraryDrawer } from './parts/library-drawer';
 import { RunningOrder } from './parts/running-order';
 import { SaveNote } from './parts/save-note';
 import { TemplateChooser } from './parts/template-chooser';
-import { editOfKey, neighbourOf, type PlanKey } from './plan-keys';
 import { edit, makePlanStore } from './plan-store';
-
-const keys: readonly (readonly [string, string])[] = [
-  ['/', 'find a movement; Enter adds it'],
-  ['↑ ↓', 'choose an item'],
-  ['Alt ↑ ↓', 'move it up or down'],
-  ['+ −', 'more, less'],
-  ['S', 'sides'],
-  ['T', 'versions in use'],
-  ['D', 'double'],
-  ['Del', 'remove'],
-  ['Ctrl Z', 'undo'],
-  ['Ctrl Shift Z', 'do again'],
-  ['Enter', 'to the item’s details'],
-  ['Esc', 'choose nothing, show the class'],
-];
+import { planKeysHelp, usePlanKeys } from './use-plan-keys';
 
 /** The plan of one class: chosen from a template first, then written. */
 export function PlanPage() {
@@ -185,7 +169,7 @@ function Editor({ page, movements, library, initial }: EditorProps) {
         />
         {!timed && <ClassInspector page={page} plan={plan} evaluation={evaluation} library={library} />}
       </Box>
-      <KeysHelp keys={keys} />
+      <KeysHelp keys={planKeysHelp} />
       {state.kind === 'conflict' && (
         <ConflictDialog
           current={state.current}
@@ -209,150 +193,4 @@ function placeFor(plan: ClassPlan, chosen: string | null, section: string | null
     plan.sections.find(({ kind }) => movement.sections.includes(kind)) ??
     plan.sections[0];
   return fitting ? { at: 'end-of', section: fitting.id } : null;
-}
-
-interface KeyContext {
-  readonly store: ReturnType<typeof makePlanStore>;
-  readonly library: Library;
-  readonly chosen: string | null;
-  readonly setChosen: (id: string | null) => void;
-  readonly change: (edits: readonly PlanEdit[]) => void;
-  readonly input: React.RefObject<HTMLInputElement | null>;
-  readonly inspector: React.RefObject<HTMLDivElement | null>;
-}
-
-function usePlanKeys({ store, library, chosen, setChosen, change, input, inspector }: KeyContext): void {
-  const press = (key: PlanKey): void => {
-    const { plan } = store.getState();
-    if (chosen === null) return;
-    const next = key === 'remove' ? neighbourOf(plan, chosen, 'down') : chosen;
-    const done = editOfKey(key, plan, chosen, library);
-    if (!done) return;
-    change([done]);
-    if (key === 'remove') setChosen(next === chosen ? neighbourOf(store.getState().plan, null, 'up') : next);
-  };
-  const choose = (direction: 'up' | 'down'): void => {
-    setChosen(neighbourOf(store.getState().plan, chosen, direction));
-  };
-  const options = { preventDefault: true, useKey: true } as const;
-  useHotkeys('/', () => input.current?.focus(), options);
-  useHotkeys(
-    'arrowup',
-    () => {
-      choose('up');
-    },
-    options,
-    [chosen],
-  );
-  useHotkeys(
-    'arrowdown',
-    () => {
-      choose('down');
-    },
-    options,
-    [chosen],
-  );
-  useHotkeys(
-    'alt+arrowup',
-    () => {
-      press('up');
-    },
-    options,
-    [chosen],
-  );
-  useHotkeys(
-    'alt+arrowdown',
-    () => {
-      press('down');
-    },
-    options,
-    [chosen],
-  );
-  useHotkeys(
-    ['+', '='],
-    () => {
-      press('more');
-    },
-    { ...options, splitKey: '~' },
-    [chosen],
-  );
-  useHotkeys(
-    'shift+=',
-    () => {
-      press('more');
-    },
-    { ...options, splitKey: '~' },
-    [chosen],
-  );
-  useHotkeys(
-    ['-', '−'],
-    () => {
-      press('less');
-    },
-    options,
-    [chosen],
-  );
-  useHotkeys(
-    's',
-    () => {
-      press('sides');
-    },
-    options,
-    [chosen],
-  );
-  useHotkeys(
-    't',
-    () => {
-      press('tiers');
-    },
-    options,
-    [chosen],
-  );
-  useHotkeys(
-    'd',
-    () => {
-      press('double');
-    },
-    options,
-    [chosen],
-  );
-  useHotkeys(
-    ['delete', 'backspace'],
-    () => {
-      press('remove');
-    },
-    options,
-    [chosen],
-  );
-  useHotkeys(
-    'ctrl+z, meta+z',
-    () => {
-      store.temporal.getState().undo();
-    },
-    options,
-  );
-  useHotkeys(
-    'ctrl+shift+z, meta+shift+z',
-    () => {
-      store.temporal.getState().redo();
-    },
-    options,
-  );
-  useHotkeys(
-    'escape',
-    () => {
-      setChosen(null);
-    },
-    options,
-  );
-  useHotkeys('enter', () => inspector.current?.focus(), { ...options, enabled: chosen !== null, ignoreEventWhen: isOnButton }, [chosen]);
-}
-
-/** Enter on a button or a link is for that button; a rung is a button too, but choosing is all that it does. */
-function isOnButton(event: KeyboardEvent): boolean {
-  return (
-    event.target instanceof HTMLElement &&
-    event.target.closest('a, button') !== null &&
-    event.target.closest('[aria-label="Running order"]') === null
-  );
 }

@@ -1,19 +1,12 @@
-import { defaultTimingSettings, evaluatePlan, libraryOf, type ClassPlan, type TimedItem } from '@leiter/core';
+import { evaluated, aLibrary, aMovement, anItem, aPlan } from '@leiter/core/testing';
+import type { ClassPlan, TimedItem } from '@leiter/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { aMovement, anItem, aPlan } from '../testing/makers';
 import { emptySectionPixels, leastRungPixels, rulerMarks, rulerOf } from './ruler';
 
 function timed(plan: ClassPlan): readonly TimedItem[] {
   const movements = plan.sections.flatMap(({ items }) => items.map(({ movement }) => aMovement(movement)));
-  return evaluatePlan(plan, libraryOf(movements), {
-    settings: defaultTimingSettings,
-    exposures: new Map(),
-    paces: new Map(),
-    agesYears: [9],
-    programme: 'gymnastics',
-    slotMinutes: 45,
-  }).timeline.items;
+  return evaluated(plan, aLibrary(...movements)).timeline.items;
 }
 
 const planOf = (...seconds: readonly number[]): ClassPlan =>

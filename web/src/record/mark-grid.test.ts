@@ -1,7 +1,8 @@
+import { aMovement } from '@leiter/core/testing';
 import type { ObservationResponse } from '@leiter/contract';
 import { libraryOf } from '@leiter/core';
 import { describe, expect, it } from 'vitest';
-import { aClassPage, aMovement } from '../testing/makers';
+import { aClassPage } from '../testing/makers';
 import { changedMark, givenMark, markColumns, markOfKey, requestFor, type MarkCell } from './mark-grid';
 
 const faults = [

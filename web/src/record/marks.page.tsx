@@ -159,9 +159,9 @@ function Sheet({
                         {child.gradeName ?? 'no grade yet'} · {child.leadSide} leads
                       </Box>
                     </Box>
-                    <td>
+                    <Box component="td" sx={{ pr: 1.25 }}>
                       <AttendanceChoice classId={page.class.id} child={child} />
-                    </td>
+                    </Box>
                     {columns.map((column, index) => {
                       const one = cellAt(row, index);
                       const isChosen = chosen.row === row && chosen.column === index;

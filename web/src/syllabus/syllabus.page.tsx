@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import type { SyllabusResponse } from '@leiter/contract';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { useOwnProgramme } from '../club/groups.queries';
 import { useLibrary } from '../library/library.queries';
 import { criterionText } from '../record/criterion-text';
 import { FigurePlace } from '../shared/figure-place';
@@ -23,10 +24,11 @@ const schoolWords = {
 export function SyllabusPage() {
   const syllabuses = useSyllabuses();
   const [programme, setProgramme] = useState<string | null>(null);
+  const own = useOwnProgramme();
   return (
     <Loaded query={syllabuses} what="syllabuses">
       {(all) => {
-        const shown = all.find((one) => one.programme === programme) ?? all[0];
+        const shown = all.find((one) => one.programme === (programme ?? own)) ?? all[0];
         return (
           <Page
             title="Syllabus"

@@ -1,18 +1,10 @@
-import { defaultTimingSettings, evaluatePlan, libraryOf } from '@leiter/core';
+import { evaluated, aLibrary, aMovement, anItem, aPlan } from '@leiter/core/testing';
 import { act, renderHook } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { aMovement, anItem, aPlan } from '../testing/makers';
 import { useRun } from './use-run';
 
 const plan = aPlan({ drills: ['a', 'b', 'c'].map((id) => anItem(id, { familiarity: 'routine' })) });
-const { items } = evaluatePlan(plan, libraryOf(['a', 'b', 'c'].map((slug) => aMovement(slug))), {
-  settings: defaultTimingSettings,
-  exposures: new Map(),
-  paces: new Map(),
-  agesYears: [9],
-  programme: 'gymnastics',
-  slotMinutes: 45,
-}).timeline;
+const { items } = evaluated(plan, aLibrary(...['a', 'b', 'c'].map((slug) => aMovement(slug)))).timeline;
 const firstSeconds = items[0]?.seconds ?? 0;
 
 beforeEach(() => {
