@@ -79,3 +79,8 @@ export {
 export { isMet, type SideStanding, type Standing, type StandingName } from './record/standing.js';
 export { verdictOn, type ChildOnLadder, type Missing, type Verdict } from './record/verdict.js';
 export { caughtUp, moved, positionOf, startRun, type Position, type Run, type RunMove } from './pacing/run.js';
+export { blended, mirrored, type Pose, type Prop } from './figure/pose.js';
+export { poseNamed, poseNames } from './figure/pose-book.js';
+export { motionOf, poseAt, type Motion } from './figure/motion.js';
+export { solve, type SolvedFigure } from './figure/solve.js';
+export { extentOf, propShapes, shapesOf, type Extent, type Facing, type Flat, type Shape } from './figure/draw.js';

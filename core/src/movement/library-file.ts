@@ -3,6 +3,7 @@ import { ageBands } from './age-band.js';
 import { doseFaults, type Dose } from './dose.js';
 import { hazards } from './hazard.js';
 import { movementKinds } from './kind.js';
+import { poseNames } from '../figure/pose-book.js';
 import { libraryOf, type Library } from './library.js';
 import { framings, marks, surfaces, tierNames, type Movement } from './movement.js';
 import { levels, postures } from './posture.js';
@@ -46,6 +47,7 @@ const fieldDefaults = {
   support: null,
   cautions: [],
   view: null,
+  figure: [],
 } as const;
 
 const needsDefaults = {
@@ -139,6 +141,9 @@ function faultsOfEntry(entry: Fields, index: number): readonly LibraryFault[] {
     oneOf('loads.region', isFields(load) ? load['region'] : load, regions);
     oneOf('loads.amount', isFields(load) ? load['amount'] : load, [1, 2, 3]);
   }
+  const figure = entry['figure'] ?? [];
+  if (!Array.isArray(figure) || figure.length > 4) say('figure', 'not-allowed', figure);
+  else for (const name of figure as unknown[]) if (typeof name !== 'string' || !poseNames.includes(name)) say('figure', 'dangling', name);
   if (isFields(entry['view'])) oneOf('view.framing', entry['view']['framing'], framings);
   const surface = isFields(entry['needs']) ? entry['needs']['surface'] : undefined;
   if (Array.isArray(surface)) for (const one of surface as unknown[]) oneOf('needs.surface', one, surfaces);

@@ -1,3 +1,4 @@
+import type { Facing } from '../figure/draw.js';
 import type { Metres, MovementSlug, ProgrammeSlug } from '../unit.js';
 import type { AgeBand } from './age-band.js';
 import type { Dose } from './dose.js';
@@ -108,7 +109,9 @@ export interface Movement {
   readonly support: string | null;
   readonly cautions: readonly string[];
   /** Null where the picture does not matter: a talk, a drink. */
-  readonly view: { readonly facing: 'front' | 'side' | 'back'; readonly framing: Framing } | null;
+  readonly view: { readonly facing: Facing; readonly framing: Framing } | null;
+  /** Names of one to four base poses, in the order in which the body takes them. */
+  readonly figure: readonly string[];
 }
 
 /** @returns the dose for a band; where the movement is not for that age, the nearest band that has one, or null. */

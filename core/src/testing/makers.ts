@@ -56,6 +56,7 @@ export function aMovement(slug: string, said: Partial<Movement> = {}): Movement 
     support: null,
     cautions: [],
     view: { facing: 'front', framing: 'standing' },
+    figure: ['stand'],
     ...said,
   };
 }

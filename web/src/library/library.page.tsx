@@ -6,7 +6,7 @@ import { effortWord, type Movement } from '@leiter/core';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { EffortBand } from '../shared/effort-band';
-import { FigurePlace } from '../shared/figure-place';
+import { Figure } from '../shared/figure';
 import { Loaded, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
 import { kindWords, plural, programmeWords } from '../shared/words';
@@ -94,7 +94,7 @@ function MovementCard({ movement }: { readonly movement: Movement }) {
   return (
     <Box component="li" sx={{ borderTop: `1px solid ${palette.line}`, py: 1, display: 'flex', gap: 1.25, alignItems: 'center' }}>
       <EffortBand effort={movement.effort} width={8} />
-      <FigurePlace size={48} />
+      <Figure movement={movement} size={56} />
       <Box sx={{ minWidth: 0 }}>
         <Link to={`/library/${movement.slug}`}>{movement.name}</Link>
         <Box sx={{ fontSize: 13.5, color: palette.soft, lineHeight: 1.3 }}>{movement.plainMeaning}</Box>

@@ -3,7 +3,7 @@ import Typography from '@mui/material/Typography';
 import { ageBands, doseText, effortWord, regionWord, tierNames, type Library, type Movement } from '@leiter/core';
 import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
-import { FigurePlace } from '../shared/figure-place';
+import { Figure } from '../shared/figure';
 import { FigureRow } from '../shared/figure-row';
 import { Loaded, Message, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
@@ -43,8 +43,8 @@ function MovementView({ movement, library }: { readonly movement: Movement; read
   return (
     <Page title={movement.name} about={`${about.join(' · ')}${term ? ` · ${term.text}, say ${term.sayIt}` : ''}`}>
       <Panel label="The movement">
-        <Box sx={{ display: 'grid', gridTemplateColumns: '150px 1fr', gap: 2.5, mb: 2 }}>
-          <FigurePlace size={150} />
+        <Box sx={{ display: 'grid', gridTemplateColumns: '230px 1fr', gap: 2.5, mb: 2 }}>
+          <Figure movement={movement} size={230} isDecoration={false} />
           <Box>
             <Typography sx={{ fontSize: 18 }}>{movement.plainMeaning}</Typography>
             {movement.picture !== null && <Typography sx={{ color: palette.soft }}>“{movement.picture}”</Typography>}

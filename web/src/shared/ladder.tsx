@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import { Figure } from './figure';
 import { palette } from './palette';
 
 export interface LadderRung {
@@ -145,22 +146,10 @@ export function Ladder({
   );
 }
 
-/** Who climbs: head, body, arms at the sides, legs. Stands with the feet at `y`. */
+const climberShape = { figure: ['stand'], view: { facing: 'front', framing: 'standing' }, plainMeaning: '' } as const;
+
+/** Who climbs: the figure of every picture, its feet at `y`. */
 function Climber({ x, y, height }: { readonly x: number; readonly y: number; readonly height: number }) {
-  const unit = height / 6;
-  const at = (up: number): number => y - up * unit;
-  return (
-    <g stroke={palette.ink} strokeLinecap="round" fill="none">
-      <circle cx={x} cy={at(5.35)} r={unit * 0.62} fill={palette.ink} stroke="none" />
-      <path d={`M${String(x)} ${String(at(4.4))}V${String(at(2.5))}`} strokeWidth={unit * 0.95} />
-      <path
-        d={`M${String(x - unit * 0.75)} ${String(at(4.2))}L${String(x - unit * 0.95)} ${String(at(2.5))}M${String(x + unit * 0.75)} ${String(at(4.2))}L${String(x + unit * 0.95)} ${String(at(2.5))}`}
-        strokeWidth={unit * 0.42}
-      />
-      <path
-        d={`M${String(x - unit * 0.3)} ${String(at(2.3))}V${String(at(0.25))}M${String(x + unit * 0.3)} ${String(at(2.3))}V${String(at(0.25))}`}
-        strokeWidth={unit * 0.5}
-      />
-    </g>
-  );
+  const size = height * 1.32;
+  return <Figure movement={climberShape} size={size} place={{ x: x - size / 2, y: y - size * 0.93 }} />;
 }

@@ -8,7 +8,7 @@ import { Link } from 'react-router';
 import { useOwnProgramme } from '../club/groups.queries';
 import { useLibrary } from '../library/library.queries';
 import { criterionText } from '../record/criterion-text';
-import { FigurePlace } from '../shared/figure-place';
+import { Figure } from '../shared/figure';
 import { Ladder } from '../shared/ladder';
 import { Loaded, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
@@ -98,14 +98,14 @@ function Grades({ syllabus }: { readonly syllabus: SyllabusResponse }) {
                     key={requirement.id}
                     sx={{
                       display: 'grid',
-                      gridTemplateColumns: '48px 1fr 300px',
+                      gridTemplateColumns: '56px 1fr 300px',
                       gap: 2,
                       alignItems: 'center',
                       borderTop: `1px solid ${palette.line}`,
                       py: 1,
                     }}
                   >
-                    <FigurePlace size={44} />
+                    <Figure movement={movement} size={52} />
                     <Box>
                       <Link to={`/library/${requirement.movement}`}>{movement?.name ?? requirement.movement}</Link>
                       <Box sx={{ fontSize: 13.5, color: palette.soft }}>

@@ -10,7 +10,7 @@ import {
   type Standing,
 } from '@leiter/core';
 import { useState } from 'react';
-import { FigurePlace } from '../../shared/figure-place';
+import { Figure } from '../../shared/figure';
 import { palette } from '../../shared/palette';
 import { dayText, markWords, plural, standingWords } from '../../shared/words';
 import { criterionText } from '../../record/criterion-text';
@@ -41,7 +41,7 @@ export function RequirementLine({
         sx={{
           width: '100%',
           display: 'grid',
-          gridTemplateColumns: '40px minmax(0, 1fr) 128px 132px 14px',
+          gridTemplateColumns: '44px minmax(0, 1fr) 128px 132px 14px',
           gap: 1.25,
           alignItems: 'center',
           border: 0,
@@ -53,7 +53,7 @@ export function RequirementLine({
           cursor: 'pointer',
         }}
       >
-        <FigurePlace size={36} />
+        <Figure movement={movement} size={42} />
         <span>
           <Box component="span" sx={{ display: 'block', lineHeight: 1.3 }}>
             {name}

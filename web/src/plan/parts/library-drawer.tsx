@@ -4,7 +4,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import { regionWord, type Movement, type SectionKind } from '@leiter/core';
 import { useMemo, useState, type KeyboardEvent, type RefObject } from 'react';
 import { EffortBand } from '../../shared/effort-band';
-import { FigurePlace } from '../../shared/figure-place';
+import { Figure } from '../../shared/figure';
 import { palette } from '../../shared/palette';
 import { kindWords, sectionWords } from '../../shared/words';
 import { movementSearch } from '../../library/movement-search';
@@ -167,7 +167,7 @@ function Card({ movement, isActive, onAdd }: { readonly movement: Movement; read
       }}
     >
       <EffortBand effort={movement.effort} width={5} />
-      <FigurePlace size={32} />
+      <Figure movement={movement} size={40} />
       <Box sx={{ minWidth: 0 }}>
         <Box sx={{ fontSize: 14.5, lineHeight: 1.25 }}>{movement.name}</Box>
         <Box sx={{ fontSize: 12.5, color: palette.soft, lineHeight: 1.3 }}>{aboutOf(movement)}</Box>

@@ -14,7 +14,7 @@ import {
 } from '@leiter/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { EffortBand } from '../../shared/effort-band';
-import { FigurePlace } from '../../shared/figure-place';
+import { Figure } from '../../shared/figure';
 import { palette, headingFont } from '../../shared/palette';
 import { sectionWords } from '../../shared/words';
 import { rulerMarks, rulerOf, type Ruler } from '../ruler';
@@ -318,7 +318,7 @@ function RungLine({ timed, ruler, startsAt, isChosen, isFocus, worst, onChoose }
         }}
       >
         <EffortBand effort={movement.effort} />
-        <FigurePlace size={24} />
+        <Figure movement={movement} size={26} behind={isChosen ? '#EAF2F2' : '#FFFFFF'} />
         <Box
           component="span"
           sx={{

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import { clockText, type Position } from '@leiter/core';
 import { headingFont, palette } from '../../shared/palette';
-import { FigurePlace } from '../../shared/figure-place';
+import { Figure } from '../../shared/figure';
 import { sectionWords } from '../../shared/words';
 import { countOf, paceWords, sideWords, stepWords } from '../teach-words';
 
@@ -48,7 +48,7 @@ export function StageView({ position, clock, endsAt }: Props) {
         {movement.name}
       </Box>
       <Box sx={{ flex: 1, minHeight: 0, display: 'grid', gridTemplateColumns: '320px 1fr', gap: 4, alignItems: 'center' }}>
-        <FigurePlace size={300} tone="night" />
+        <Figure movement={movement} size={320} tone="night" isDecoration={false} />
         <Now position={position} />
       </Box>
       {tiers.length > 1 && (

@@ -1,0 +1,38 @@
+import type { Pose, Prop, WrittenPose } from './pose.js';
+import { floorPoses } from './poses/floor.js';
+import { invertedPoses } from './poses/inverted.js';
+import { jumpingPoses } from './poses/jumping.js';
+import { oneLegPoses } from './poses/one-leg.js';
+import { propPoses } from './poses/props.js';
+import { standingPoses } from './poses/standing.js';
+import { settled } from './settle.js';
+
+const written: Readonly<Record<string, WrittenPose>> = {
+  ...standingPoses,
+  ...oneLegPoses,
+  ...jumpingPoses,
+  ...floorPoses,
+  ...invertedPoses,
+  ...propPoses,
+};
+
+/** The names of all base poses. */
+export const poseNames: readonly string[] = Object.keys(written);
+
+const settledByName = new Map<string, Pose>();
+
+/** @returns a base pose by its name, settled on the floor; null for a name that no pose has. */
+export function poseNamed(name: string): Pose | null {
+  const known = settledByName.get(name);
+  if (known) return known;
+  const found = written[name];
+  if (!found) return null;
+  const pose = settled(found);
+  settledByName.set(name, pose);
+  return pose;
+}
+
+/** What stands beside or under a base pose. */
+export function propsOf(name: string): readonly Prop[] {
+  return written[name]?.props ?? [];
+}

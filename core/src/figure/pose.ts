@@ -1,0 +1,176 @@
+import type { Degrees } from './vector.js';
+
+/** A joint of the trunk: forward, to the left, turned to the left. */
+export interface TrunkAngles {
+  readonly flex: Degrees;
+  readonly bend: Degrees;
+  readonly twist: Degrees;
+}
+
+/** An arm or a leg. All angles are 0 in a straight stand with hanging arms. */
+export interface LimbAngles {
+  /** Shoulder or hip, forward. */
+  readonly flex: Degrees;
+  /** Shoulder or hip, away from the middle. */
+  readonly abduct: Degrees;
+  /** Shoulder or hip about the long axis, outward: turnout. */
+  readonly rotate: Degrees;
+  /** Elbow or knee, bent. */
+  readonly bend: Degrees;
+  /** Wrist lifted towards the back of the hand; ankle stretched, toes away. */
+  readonly end: Degrees;
+}
+
+export const limbNames = ['leftArm', 'rightArm', 'leftLeg', 'rightLeg'] as const;
+export type LimbName = (typeof limbNames)[number];
+
+export const trunkNames = ['low', 'high', 'neck'] as const;
+/** Lower and upper part of the spine, and the neck. */
+export type TrunkName = (typeof trunkNames)[number];
+
+/** Parts of the body that can carry it. */
+export const bearings = [
+  'hands',
+  'leftHand',
+  'rightHand',
+  'feet',
+  'leftFoot',
+  'rightFoot',
+  'knees',
+  'leftKnee',
+  'rightKnee',
+  'elbows',
+  'seat',
+  'back',
+  'belly',
+  'head',
+] as const;
+export type Bearing = (typeof bearings)[number];
+
+/** What stands beside or under the figure. */
+export type Prop = 'wall' | 'chair' | 'line' | 'cushion';
+
+/** A shape of the body: angles only. Where it stands follows from what touches the floor. */
+export interface Pose {
+  /** How the pelvis lies: forward, to the left, turned to the left. 180 forward is upside down. */
+  readonly root: { readonly pitch: Degrees; readonly roll: Degrees; readonly yaw: Degrees };
+  readonly low: TrunkAngles;
+  readonly high: TrunkAngles;
+  readonly neck: TrunkAngles;
+  readonly leftArm: LimbAngles;
+  readonly rightArm: LimbAngles;
+  readonly leftLeg: LimbAngles;
+  readonly rightLeg: LimbAngles;
+  /** How high the lowest point is above the floor, in body lengths; more than 0 in a jump. */
+  readonly lift: number;
+}
+
+/** A pose as it is written: what is left out is 0; `arms`, `legs` and `spine` stand for both sides and both parts. */
+export interface WrittenPose {
+  readonly pitch?: Degrees;
+  readonly roll?: Degrees;
+  readonly yaw?: Degrees;
+  readonly lift?: number;
+  readonly spine?: Partial<TrunkAngles>;
+  readonly low?: Partial<TrunkAngles>;
+  readonly high?: Partial<TrunkAngles>;
+  readonly neck?: Partial<TrunkAngles>;
+  readonly arms?: Partial<LimbAngles>;
+  readonly legs?: Partial<LimbAngles>;
+  readonly leftArm?: Partial<LimbAngles>;
+  readonly rightArm?: Partial<LimbAngles>;
+  readonly leftLeg?: Partial<LimbAngles>;
+  readonly rightLeg?: Partial<LimbAngles>;
+  /** What the pose stands on: it leans until the weight is above it. */
+  readonly on?: 'feet' | 'leftFoot' | 'rightFoot';
+  /** Parts that carry the body together: `by` is turned until both touch the floor. */
+  readonly level?: readonly Levelling[];
+  readonly props?: readonly Prop[];
+}
+
+/** An angle that follows from another condition than itself. */
+export type Turn = 'pitch' | 'roll' | `${LimbName | 'arms' | 'legs'}.${keyof LimbAngles}`;
+
+export interface Levelling {
+  readonly of: Bearing;
+  readonly with: Bearing;
+  readonly by: Turn;
+}
+
+const noTrunk: TrunkAngles = { flex: 0, bend: 0, twist: 0 };
+const noLimb: LimbAngles = { flex: 0, abduct: 0, rotate: 0, bend: 0, end: 0 };
+
+/** @returns the pose with every angle, before levelling. */
+export function completePose(written: WrittenPose): Pose {
+  const limb = (both: Partial<LimbAngles> | undefined, one: Partial<LimbAngles> | undefined): LimbAngles => ({
+    ...noLimb,
+    ...both,
+    ...one,
+  });
+  return {
+    root: { pitch: written.pitch ?? 0, roll: written.roll ?? 0, yaw: written.yaw ?? 0 },
+    low: { ...noTrunk, ...written.spine, ...written.low },
+    high: { ...noTrunk, ...written.spine, ...written.high },
+    neck: { ...noTrunk, ...written.neck },
+    leftArm: limb(written.arms, written.leftArm),
+    rightArm: limb(written.arms, written.rightArm),
+    leftLeg: limb(written.legs, written.leftLeg),
+    rightLeg: limb(written.legs, written.rightLeg),
+    lift: written.lift ?? 0,
+  };
+}
+
+/** @returns the same shape with left and right exchanged. */
+export function mirrored(pose: Pose): Pose {
+  const trunk = ({ flex, bend, twist }: TrunkAngles): TrunkAngles => ({ flex, bend: -bend, twist: -twist });
+  return {
+    root: { pitch: pose.root.pitch, roll: -pose.root.roll, yaw: -pose.root.yaw },
+    low: trunk(pose.low),
+    high: trunk(pose.high),
+    neck: trunk(pose.neck),
+    leftArm: pose.rightArm,
+    rightArm: pose.leftArm,
+    leftLeg: pose.rightLeg,
+    rightLeg: pose.leftLeg,
+    lift: pose.lift,
+  };
+}
+
+/** @returns the pose between two, at a share from 0 to 1; the pelvis turns the short way round. */
+export function blended(from: Pose, to: Pose, share: number): Pose {
+  const mix = (a: number, b: number): number => a + (b - a) * share;
+  const turn = (a: Degrees, b: Degrees): Degrees => a + shortWay(b - a) * share;
+  const trunk = (a: TrunkAngles, b: TrunkAngles): TrunkAngles => ({
+    flex: mix(a.flex, b.flex),
+    bend: mix(a.bend, b.bend),
+    twist: mix(a.twist, b.twist),
+  });
+  const limb = (a: LimbAngles, b: LimbAngles): LimbAngles => ({
+    flex: mix(a.flex, b.flex),
+    abduct: mix(a.abduct, b.abduct),
+    rotate: mix(a.rotate, b.rotate),
+    bend: mix(a.bend, b.bend),
+    end: mix(a.end, b.end),
+  });
+  return {
+    root: {
+      pitch: turn(from.root.pitch, to.root.pitch),
+      roll: turn(from.root.roll, to.root.roll),
+      yaw: turn(from.root.yaw, to.root.yaw),
+    },
+    low: trunk(from.low, to.low),
+    high: trunk(from.high, to.high),
+    neck: trunk(from.neck, to.neck),
+    leftArm: limb(from.leftArm, to.leftArm),
+    rightArm: limb(from.rightArm, to.rightArm),
+    leftLeg: limb(from.leftLeg, to.leftLeg),
+    rightLeg: limb(from.rightLeg, to.rightLeg),
+    lift: mix(from.lift, to.lift),
+  };
+}
+
+/** A turn of at most half a circle; exactly half goes forward. */
+function shortWay(degrees: Degrees): Degrees {
+  const turn = ((degrees % 360) + 360) % 360;
+  return turn > 180 ? turn - 360 : turn;
+}

@@ -1,0 +1,77 @@
+import { completePose, type LimbAngles, type LimbName, type Pose, type Turn, type WrittenPose } from './pose.js';
+import { heightBetween, leanOver } from './solve.js';
+
+/** How far from what is written an angle that follows may be, and how finely it is looked for. */
+const reachDegrees = 60;
+const stepDegrees = 1;
+
+/**
+ * The pose that is meant: parts that carry the body together are brought to one floor, and what stands leans until its weight
+ * is above its feet.
+ * @throws Error where no turn within 60 degrees does it: a pose that ships is wrong then.
+ */
+export function settled(written: WrittenPose): Pose {
+  const level = (pose: Pose): Pose =>
+    (written.level ?? []).reduce(
+      (current, { of, with: other, by }) => turnedUntil(current, by, (at) => heightBetween(at, of, other)),
+      pose,
+    );
+  return balanced(level(completePose(written)), written.on);
+}
+
+function balanced(pose: Pose, on: WrittenPose['on']): Pose {
+  if (on === undefined) return pose;
+  const sideways =
+    on === 'feet' ? pose : turnedUntil(pose, on === 'leftFoot' ? 'leftLeg.abduct' : 'rightLeg.abduct', (at) => leanOver(at, on, 'x'));
+  return turnedUntil(sideways, 'lean', (at) => leanOver(at, on, 'z'));
+}
+
+/** @returns the pose with the angle nearest to its own at which `wanted` is 0. */
+function turnedUntil(pose: Pose, by: Turn | 'lean', wanted: (pose: Pose) => number): Pose {
+  const begun = angleOf(pose, by);
+  const at = (angle: number): number => wanted(withAngle(pose, by, angle));
+  if (Math.abs(at(begun)) < 1e-9) return pose;
+  for (let out = 0; out < reachDegrees; out += stepDegrees)
+    for (const direction of [1, -1]) {
+      const [near, far] = [begun + direction * out, begun + direction * (out + stepDegrees)];
+      if (Math.sign(at(near)) !== Math.sign(at(far))) return withAngle(pose, by, rootBetween(at, near, far));
+    }
+  throw new Error(`no turn of ${by} settles the pose`);
+}
+
+/** Halves the stretch in which a value changes its sign, to a thousandth of a degree. */
+function rootBetween(at: (angle: number) => number, near: number, far: number): number {
+  let [a, b] = [near, far];
+  const sign = Math.sign(at(a));
+  while (Math.abs(b - a) > 0.001) {
+    const middle = (a + b) / 2;
+    if (Math.sign(at(middle)) === sign) a = middle;
+    else b = middle;
+  }
+  return (a + b) / 2;
+}
+
+function limbsOf(by: Turn): { readonly limbs: readonly LimbName[]; readonly angle: keyof LimbAngles } {
+  const [limb, angle] = by.split('.') as [LimbName | 'arms' | 'legs', keyof LimbAngles]; // the type of `by` says so
+  if (limb === 'arms') return { limbs: ['leftArm', 'rightArm'], angle };
+  return { limbs: limb === 'legs' ? ['leftLeg', 'rightLeg'] : [limb], angle };
+}
+
+function angleOf(pose: Pose, by: Turn | 'lean'): number {
+  if (by === 'lean' || by === 'pitch') return pose.root.pitch;
+  if (by === 'roll') return pose.root.roll;
+  const { limbs, angle } = limbsOf(by);
+  return pose[limbs[0] ?? 'leftLeg'][angle];
+}
+
+function withAngle(pose: Pose, by: Turn | 'lean', degrees: number): Pose {
+  if (by === 'lean') {
+    // the whole body leans from the ankles, the soles stay flat
+    const lean = degrees - pose.root.pitch;
+    const leg = (limb: LimbAngles): LimbAngles => ({ ...limb, end: limb.end - lean });
+    return { ...pose, root: { ...pose.root, pitch: degrees }, leftLeg: leg(pose.leftLeg), rightLeg: leg(pose.rightLeg) };
+  }
+  if (by === 'pitch' || by === 'roll') return { ...pose, root: { ...pose.root, [by]: degrees } };
+  const { limbs, angle } = limbsOf(by);
+  return limbs.reduce((current, limb) => ({ ...current, [limb]: { ...current[limb], [angle]: degrees } }), pose);
+}

@@ -1,0 +1,284 @@
+import type { Bearing, LimbAngles, Pose, TrunkAngles } from './pose.js';
+import { aboutX, aboutY, aboutZ, add, after, scaled, turned, type Rotation, type Vector } from './vector.js';
+
+/**
+ * A child of about eight in body lengths: six and a half heads tall, long trunk, short limbs (after usual tables of body
+ * proportions by age). Radii are half the thickness with which the part is drawn, and with which it lies on the floor.
+ */
+export const skeleton = {
+  shin: 0.215,
+  thigh: 0.235,
+  ankleHeight: 0.04,
+  heelBack: 0.035,
+  ballAhead: 0.075,
+  toeAhead: 0.115,
+  hipHalf: 0.05,
+  lowSpine: 0.14,
+  highSpine: 0.15,
+  shoulderHalf: 0.095,
+  neck: 0.065,
+  head: 0.08,
+  upperArm: 0.155,
+  foreArm: 0.135,
+  hand: 0.075,
+} as const;
+
+export const radii = {
+  head: 0.08,
+  trunk: 0.058,
+  seat: 0.064,
+  thigh: 0.043,
+  knee: 0.037,
+  shin: 0.032,
+  foot: 0.022,
+  arm: 0.029,
+  hand: 0.021,
+} as const;
+
+export interface Arm {
+  readonly shoulder: Vector;
+  readonly elbow: Vector;
+  readonly wrist: Vector;
+  readonly fingers: Vector;
+}
+
+export interface Leg {
+  readonly hip: Vector;
+  readonly knee: Vector;
+  readonly ankle: Vector;
+  readonly heel: Vector;
+  readonly ball: Vector;
+  readonly toes: Vector;
+}
+
+/** Where every joint is, in body lengths; the floor is at y = 0, and the middle of the body's weight at x = z = 0. */
+export interface SolvedFigure {
+  readonly pelvis: Vector;
+  readonly waist: Vector;
+  readonly chest: Vector;
+  readonly head: Vector;
+  /** On the surface of the head, where it faces. */
+  readonly face: Vector;
+  readonly leftArm: Arm;
+  readonly rightArm: Arm;
+  readonly leftLeg: Leg;
+  readonly rightLeg: Leg;
+}
+
+function trunkRotation({ flex, bend, twist }: TrunkAngles): Rotation {
+  return after(aboutX(flex), after(aboutZ(-bend), aboutY(twist)));
+}
+
+/** @param side 1 for the left, -1 for the right. */
+function limbRotation({ flex, abduct, rotate }: LimbAngles, side: 1 | -1): Rotation {
+  return after(aboutX(-flex), after(aboutZ(side * abduct), aboutY(side * rotate)));
+}
+
+function solveArm(angles: LimbAngles, chest: Vector, trunk: Rotation, side: 1 | -1): Arm {
+  const shoulder = add(chest, turned(trunk, [side * skeleton.shoulderHalf, -0.01, 0]));
+  const upper = after(trunk, limbRotation(angles, side));
+  const elbow = add(shoulder, turned(upper, [0, -skeleton.upperArm, 0]));
+  const fore = after(upper, aboutX(-angles.bend));
+  const wrist = add(elbow, turned(fore, [0, -skeleton.foreArm, 0]));
+  const fingers = add(wrist, turned(after(fore, aboutX(-angles.end)), [0, -skeleton.hand, 0]));
+  return { shoulder, elbow, wrist, fingers };
+}
+
+function solveLeg(angles: LimbAngles, pelvis: Vector, root: Rotation, side: 1 | -1): Leg {
+  const hip = add(pelvis, turned(root, [side * skeleton.hipHalf, 0, 0]));
+  const upper = after(root, limbRotation(angles, side));
+  const knee = add(hip, turned(upper, [0, -skeleton.thigh, 0]));
+  const lower = after(upper, aboutX(angles.bend));
+  const ankle = add(knee, turned(lower, [0, -skeleton.shin, 0]));
+  const foot = after(lower, aboutX(angles.end));
+  const sole = (ahead: number, down: number): Vector => add(ankle, turned(foot, [0, -down, ahead]));
+  const down = skeleton.ankleHeight - radii.foot;
+  return {
+    hip,
+    knee,
+    ankle,
+    heel: sole(-skeleton.heelBack, down),
+    ball: sole(skeleton.ballAhead, down),
+    toes: sole(skeleton.toeAhead, down),
+  };
+}
+
+/** Forward kinematics: joint positions with the pelvis at the origin. */
+function placed(pose: Pose): SolvedFigure {
+  const { pitch, roll, yaw } = pose.root;
+  const root = after(aboutY(yaw), after(aboutX(pitch), aboutZ(-roll)));
+  const pelvis: Vector = [0, 0, 0];
+  const low = after(root, trunkRotation(pose.low));
+  const waist = turned(low, [0, skeleton.lowSpine, 0]);
+  const high = after(low, trunkRotation(pose.high));
+  const chest = add(waist, turned(high, [0, skeleton.highSpine, 0]));
+  const neck = after(high, trunkRotation(pose.neck));
+  const head = add(chest, turned(neck, [0, skeleton.neck + skeleton.head, 0]));
+  const face = add(head, turned(neck, [0, -0.008, skeleton.head]));
+  return {
+    pelvis,
+    waist,
+    chest,
+    head,
+    face,
+    leftArm: solveArm(pose.leftArm, chest, high, 1),
+    rightArm: solveArm(pose.rightArm, chest, high, -1),
+    leftLeg: solveLeg(pose.leftLeg, pelvis, root, 1),
+    rightLeg: solveLeg(pose.rightLeg, pelvis, root, -1),
+  };
+}
+
+type Touch = readonly [point: Vector, radius: number];
+
+const handOf = (arm: Arm): readonly Touch[] => [
+  [arm.wrist, radii.hand],
+  [arm.fingers, radii.hand],
+];
+const footOf = (leg: Leg): readonly Touch[] => [
+  [leg.heel, radii.foot],
+  [leg.ball, radii.foot],
+  [leg.toes, radii.foot],
+];
+
+/** The points with which a part of the body touches the floor, with their radii. */
+function touches(figure: SolvedFigure, bearing: Bearing): readonly Touch[] {
+  const { leftArm, rightArm, leftLeg, rightLeg } = figure;
+  switch (bearing) {
+    case 'hands':
+      return [...handOf(leftArm), ...handOf(rightArm)];
+    case 'leftHand':
+      return handOf(leftArm);
+    case 'rightHand':
+      return handOf(rightArm);
+    case 'feet':
+      return [...footOf(leftLeg), ...footOf(rightLeg)];
+    case 'leftFoot':
+      return footOf(leftLeg);
+    case 'rightFoot':
+      return footOf(rightLeg);
+    case 'knees':
+      return [
+        [leftLeg.knee, radii.knee],
+        [rightLeg.knee, radii.knee],
+      ];
+    case 'leftKnee':
+      return [[leftLeg.knee, radii.knee]];
+    case 'rightKnee':
+      return [[rightLeg.knee, radii.knee]];
+    case 'elbows':
+      return [
+        [leftArm.elbow, radii.arm],
+        [rightArm.elbow, radii.arm],
+      ];
+    case 'seat':
+      return [
+        [figure.pelvis, radii.seat],
+        [leftLeg.hip, radii.seat],
+        [rightLeg.hip, radii.seat],
+      ];
+    case 'back':
+      return [
+        [figure.chest, radii.trunk],
+        [leftArm.shoulder, radii.trunk],
+        [rightArm.shoulder, radii.trunk],
+      ];
+    case 'belly':
+      return [[figure.waist, radii.trunk]];
+    case 'head':
+      return [[figure.head, radii.head]];
+  }
+}
+
+const everyBearing: readonly Bearing[] = ['hands', 'feet', 'knees', 'elbows', 'seat', 'back', 'belly', 'head'];
+
+/** @returns how high the lowest point of a part is, in body lengths above the pelvis' frame or the floor. */
+export function heightOf(figure: SolvedFigure, bearing: Bearing): number {
+  let lowest = Infinity;
+  for (const [point, radius] of touches(figure, bearing)) lowest = Math.min(lowest, point[1] - radius);
+  return lowest;
+}
+
+function lowestOf(figure: SolvedFigure): number {
+  let lowest = Infinity;
+  for (const bearing of everyBearing) lowest = Math.min(lowest, heightOf(figure, bearing));
+  return lowest;
+}
+
+/** Shares of the body's weight (Winter, Biomechanics and Motor Control of Human Movement; head raised for a child). */
+const weights = { head: 0.11, high: 0.22, low: 0.26, thigh: 0.1, shin: 0.055, upperArm: 0.028, foreArm: 0.022 } as const;
+
+/** @returns the middle of the body's weight. */
+export function centreOfMass(figure: SolvedFigure): Vector {
+  let sum: Vector = [0, 0, 0];
+  let total = 0;
+  const take = (share: number, a: Vector, b: Vector): void => {
+    sum = add(sum, scaled(add(a, b), share / 2));
+    total += share;
+  };
+  take(weights.head, figure.head, figure.head);
+  take(weights.high, figure.chest, figure.waist);
+  take(weights.low, figure.waist, figure.pelvis);
+  for (const leg of [figure.leftLeg, figure.rightLeg]) {
+    take(weights.thigh, leg.hip, leg.knee);
+    take(weights.shin, leg.knee, leg.ankle);
+  }
+  for (const arm of [figure.leftArm, figure.rightArm]) {
+    take(weights.upperArm, arm.shoulder, arm.elbow);
+    take(weights.foreArm, arm.elbow, arm.fingers);
+  }
+  return scaled(sum, 1 / total);
+}
+
+/**
+ * Stands a pose on the floor: joint positions in body lengths. The lowest point of the body touches y = 0, or is `lift` above
+ * it; the middle of its weight is at x = z = 0.
+ */
+export function solve(pose: Pose): SolvedFigure {
+  const figure = placed(pose);
+  const mass = centreOfMass(figure);
+  const by: Vector = [-mass[0], pose.lift - lowestOf(figure), -mass[2]];
+  const arm = (one: Arm): Arm => ({
+    shoulder: add(one.shoulder, by),
+    elbow: add(one.elbow, by),
+    wrist: add(one.wrist, by),
+    fingers: add(one.fingers, by),
+  });
+  const leg = (one: Leg): Leg => ({
+    hip: add(one.hip, by),
+    knee: add(one.knee, by),
+    ankle: add(one.ankle, by),
+    heel: add(one.heel, by),
+    ball: add(one.ball, by),
+    toes: add(one.toes, by),
+  });
+  return {
+    pelvis: add(figure.pelvis, by),
+    waist: add(figure.waist, by),
+    chest: add(figure.chest, by),
+    head: add(figure.head, by),
+    face: add(figure.face, by),
+    leftArm: arm(figure.leftArm),
+    rightArm: arm(figure.rightArm),
+    leftLeg: leg(figure.leftLeg),
+    rightLeg: leg(figure.rightLeg),
+  };
+}
+
+/** Where on a sole the weight may be, from its back edge to its front edge, or from side to side: there it stands at ease. */
+const easy = { from: 0.3, to: 0.6 } as const;
+
+/** How far the middle of the body's weight is ahead of (z), or to the left of (x), where a part carries it at ease; 0 within. */
+export function leanOver(pose: Pose, bearing: Bearing, axis: 'x' | 'z'): number {
+  const figure = placed(pose);
+  const points = touches(figure, bearing).map(([point]) => point[axis === 'x' ? 0 : 2]);
+  const [back, front] = [Math.min(...points), Math.max(...points)];
+  const mass = centreOfMass(figure)[axis === 'x' ? 0 : 2];
+  const [least, most] = [back + (front - back) * easy.from, back + (front - back) * easy.to];
+  return mass < least ? mass - least : mass > most ? mass - most : 0;
+}
+
+/** How much higher one part is than another; 0 when both touch the same floor. */
+export function heightBetween(pose: Pose, of: Bearing, other: Bearing): number {
+  const figure = placed(pose);
+  return heightOf(figure, of) - heightOf(figure, other);
+}

@@ -1,0 +1,157 @@
+import {
+  extentOf,
+  motionOf,
+  poseAt,
+  propShapes,
+  shapesOf,
+  solve,
+  type Extent,
+  type Facing,
+  type Flat,
+  type Motion,
+  type Movement,
+  type Pose,
+} from '@leiter/core';
+import { memo, useEffect, useMemo, useState } from 'react';
+import { palette } from './palette';
+
+type Tone = 'day' | 'night';
+
+const colours: Readonly<
+  Record<Tone, { readonly near: string; readonly far: string; readonly floor: string; readonly thing: string; readonly paper: string }>
+> = {
+  day: { near: palette.ink, far: '#93A3A6', floor: palette.line, thing: '#8A8371', paper: palette.paper },
+  night: { near: palette.cream, far: '#7C8A8C', floor: '#3A4A4F', thing: '#A39A86', paper: palette.night },
+};
+
+/** Pictures from this size on move, where motion is not unwanted. */
+const leastMovingPixels = 120;
+/** A child with lifted arms fits; who is larger – in a jump, lying long – is drawn smaller. */
+const leastRoom = 1.32;
+
+interface Props {
+  readonly movement: (Pick<Movement, 'figure' | 'view' | 'plainMeaning'> & Partial<Pick<Movement, 'dose'>>) | undefined;
+  readonly size: number;
+  readonly tone?: Tone;
+  /** The colour behind it, where it is not the paper. */
+  readonly behind?: string;
+  /** True where the words beside it say the same: it is left out for who does not see it. */
+  readonly isDecoration?: boolean;
+  /** Where it stands in a larger drawing, which has its own floor. */
+  readonly place?: { readonly x: number; readonly y: number };
+}
+
+/** A movement as a drawn child, made from joint angles: still where it is small, moving at the movement's tempo where it is large. */
+export const Figure = memo(function Figure({ movement, size, tone = 'day', behind, isDecoration = true, place }: Props) {
+  const motion = useMemo(() => motionOf(movement?.figure ?? []), [movement?.figure]);
+  const facing = movement?.view?.facing ?? 'front';
+  const isMoving = size >= leastMovingPixels && motion !== null && motion.poses.length > 1;
+  const pose = useMovingPose(motion, isMoving, roundSeconds(movement?.dose, motion));
+  const room = useMemo(() => (motion ? roomFor(motion, facing) : null), [motion, facing]);
+  const colour = { ...colours[tone], ...(behind === undefined ? {} : { paper: behind }) };
+  const words = isDecoration ? ({ 'aria-hidden': true } as const) : ({ role: 'img', 'aria-label': movement?.plainMeaning ?? '' } as const);
+  return (
+    <svg width={size} height={size} viewBox="0 0 100 100" {...place} {...words} style={{ flexShrink: 0, display: 'block' }}>
+      {!place && (
+        <line x1="4" x2="96" y1="93.6" y2="93.6" stroke={colour.floor} strokeWidth={Math.max(1.2, 130 / size)} strokeLinecap="round" />
+      )}
+      {pose && motion && room && <Body pose={pose} motion={motion} facing={facing} room={room} colour={colour} />}
+    </svg>
+  );
+});
+
+interface BodyProps {
+  readonly pose: Pose;
+  readonly motion: Motion;
+  readonly facing: Facing;
+  readonly room: Room;
+  readonly colour: (typeof colours)[Tone];
+}
+
+function Body({ pose, motion, facing, room, colour }: BodyProps) {
+  const figure = solve(pose);
+  const at = ([right, up]: Flat): string => `${((right - room.left) * room.scale).toFixed(2)},${(93 - up * room.scale).toFixed(2)}`;
+  const line = (points: readonly Flat[]): string => points.map(at).join(' ');
+  const round = { strokeLinecap: 'round', strokeLinejoin: 'round', fill: 'none' } as const;
+  return (
+    <>
+      {propShapes(motion.props, figure, facing).flatMap(({ kind, lines }) =>
+        lines.map((points, index) => (
+          <polyline
+            key={`${kind} ${String(index)}`}
+            points={line(points)}
+            stroke={kind === 'line' ? palette.primary : colour.thing}
+            strokeWidth={kind === 'line' ? 2.6 : 2}
+            {...round}
+          />
+        )),
+      )}
+      {shapesOf(figure, facing).map((shape, index) => {
+        const ink = shape.side === 'far' ? colour.far : colour.near;
+        if (shape.kind === 'disc') {
+          const [x, y] = at(shape.at).split(',');
+          return <circle key={index} cx={x} cy={y} r={shape.radius * room.scale} fill={ink} />;
+        }
+        if (shape.kind === 'body')
+          return (
+            <polygon
+              key={index}
+              points={line(shape.points)}
+              fill={ink}
+              stroke={ink}
+              strokeWidth={shape.width * room.scale}
+              strokeLinejoin="round"
+            />
+          );
+        return (
+          <g key={index}>
+            {shape.gap.length > 0 && (
+              <polyline points={line(shape.gap)} stroke={colour.paper} strokeWidth={(shape.width + 0.022) * room.scale} fill="none" />
+            )}
+            <polyline points={line(shape.points)} stroke={ink} strokeWidth={shape.width * room.scale} {...round} />
+          </g>
+        );
+      })}
+    </>
+  );
+}
+
+/** How a motion is fitted into the square: the same for all its poses, so that it does not jump. */
+interface Room {
+  readonly left: number;
+  readonly scale: number;
+}
+
+function roomFor(motion: Motion, facing: Facing): Room {
+  const { left, right, top }: Extent = extentOf(motion.poses.map(solve), facing);
+  const side = Math.max(leastRoom, right - left + 0.04, top + 0.1);
+  return { left: (left + right) / 2 - side / 2, scale: 100 / side };
+}
+
+/** One round takes about as long as one repetition; a hold moves slowly into its shape. */
+function roundSeconds(dose: Movement['dose'] | undefined, motion: Motion | null): number {
+  const own = dose?.['7-9'] ?? dose?.['10-13'] ?? dose?.['4-6'];
+  const steps = Math.max(1, (motion?.poses.length ?? 1) - 1);
+  const wanted = own?.kind === 'reps' ? own.secondsPerRep : own?.kind === 'counts' ? (4 * 60) / own.bpm : steps * 2.2;
+  return Math.max(steps * 0.9, Math.min(steps * 3, wanted));
+}
+
+function useMovingPose(motion: Motion | null, isMoving: boolean, seconds: number): Pose | null {
+  const [pose, setPose] = useState<Pose | null>(null);
+  useEffect(() => {
+    if (!isMoving || !motion || window.matchMedia('(prefers-reduced-motion: reduce)').matches) return;
+    let frame = 0;
+    let begun: number | null = null;
+    const draw = (now: number): void => {
+      begun ??= now;
+      setPose(poseAt(motion, (now - begun) / 1000 / seconds));
+      frame = requestAnimationFrame(draw);
+    };
+    frame = requestAnimationFrame(draw);
+    return () => {
+      cancelAnimationFrame(frame);
+      setPose(null);
+    };
+  }, [motion, isMoving, seconds]);
+  return pose ?? motion?.still ?? null;
+}
