@@ -26,7 +26,7 @@ export type LimbName = (typeof limbNames)[number];
 
 export const trunkNames = ['low', 'high', 'neck'] as const;
 /** Lower and upper part of the spine, and the neck. */
-export type TrunkName = (typeof trunkNames)[number];
+type TrunkName = (typeof trunkNames)[number];
 
 /** Parts of the body that can carry it. */
 export const bearings = [
