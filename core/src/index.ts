@@ -64,6 +64,7 @@ export { type Step, type StepSide } from './timing/step.js';
 export { type EffortCurve } from './preparation/effort-curve.js';
 export { checkIds, severities, type CheckId, type Finding, type Severity } from './checks/finding.js';
 export { regionWord, wordsOf, type FindingWords } from './checks/finding-words.js';
+export { syllabusFaults, syllabusFormat, syllabusHints, type SyllabusFault, type WrittenSyllabus } from './syllabus/syllabus-file.js';
 export { criterionDefaults, gradeAbove, type Criterion, type Grade, type Requirement, type Syllabus } from './syllabus/syllabus.js';
 export {
   currentObservations,

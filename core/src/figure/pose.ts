@@ -24,9 +24,8 @@ export interface LimbAngles {
 export const limbNames = ['leftArm', 'rightArm', 'leftLeg', 'rightLeg'] as const;
 export type LimbName = (typeof limbNames)[number];
 
-export const trunkNames = ['low', 'high', 'neck'] as const;
 /** Lower and upper part of the spine, and the neck. */
-type TrunkName = (typeof trunkNames)[number];
+export const trunkNames = ['low', 'high', 'neck'] as const;
 
 /** Parts of the body that can carry it. */
 export const bearings = [

@@ -56,6 +56,27 @@ describe('reading a library', () => {
       'cartwheel dose.7-9.seconds dose-out-of-range 99999',
     ],
     ['no dose for any age', [{ ...whole, dose: {} }], 'cartwheel dose missing dose'],
+    [
+      'a stretch held too long for the age',
+      [{ ...whole, kind: 'static-stretch', dose: { '4-6': { kind: 'hold', sets: 1, holdSeconds: 15, restSeconds: 0 } } }],
+      'cartwheel dose.4-6 contradiction 15',
+    ],
+    [
+      'two versions in the same words',
+      [{ ...whole, tiers: { easier: { what: 'Low wheel', fromGrade: null }, core: { what: 'low wheel ', fromGrade: null } } }],
+      'cartwheel tiers contradiction low wheel',
+    ],
+    [
+      'a balance on one leg without sides',
+      [{ ...whole, posture: { from: 'standing', through: ['one-leg'], to: 'standing' } }],
+      'cartwheel sides contradiction one-leg',
+    ],
+    ['a figure of a pose that nobody has', [{ ...whole, figure: ['levitate'] }], 'cartwheel figure dangling levitate'],
+    [
+      'more key poses than four',
+      [{ ...whole, figure: ['stand', 'stand', 'stand', 'stand', 'stand'] }],
+      'cartwheel figure not-allowed ["stand","stand","stand","stand","stand"]',
+    ],
     ['a version without words', [{ ...whole, tiers: { easier: {} } }], 'cartwheel tiers.easier.what missing easier'],
     ['a version that is none', [{ ...whole, tiers: { expert: { what: 'x' } } }], 'cartwheel tiers not-allowed expert'],
     ['a term without a meaning', [{ ...whole, term: { text: 'roue' } }], 'cartwheel term.meaning missing roue'],

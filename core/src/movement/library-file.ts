@@ -1,5 +1,5 @@
 import { accepted, refused, type Result } from '../result.js';
-import { ageBands } from './age-band.js';
+import { ageBands, type AgeBand } from './age-band.js';
 import { doseFaults, type Dose } from './dose.js';
 import { hazards } from './hazard.js';
 import { movementKinds } from './kind.js';
@@ -225,6 +225,35 @@ function contradictions(movements: readonly Movement[]): readonly LibraryFault[]
     if (movement.hazards.includes('weight-on-hands') && !movement.loads.some((load) => load.region === 'wrists'))
       faults.push(fault(movement.slug, 'loads', 'contradiction', 'weight-on-hands'));
     if (Object.values(movement.dose).every((dose) => dose === null)) faults.push(fault(movement.slug, 'dose', 'missing', 'dose'));
+    faults.push(...longHolds(movement), ...sameTiers(movement));
+    const postures = [movement.posture.from, ...movement.posture.through, movement.posture.to];
+    if (movement.sides === 'none' && postures.includes('one-leg') && oneSidedKinds.has(movement.kind))
+      faults.push(fault(movement.slug, 'sides', 'contradiction', 'one-leg'));
     return faults;
   });
+}
+
+/** On one leg is on the left or on the right; a game or a phrase has its own order. */
+const oneSidedKinds: ReadonlySet<Movement['kind']> = new Set(['static-stretch', 'dynamic-stretch', 'basic', 'drill', 'skill', 'strength']);
+
+/** The longest hold in seconds by age (safety.md, hold-too-long): a stretch, and a support or shape held by strength. */
+const longestHold: Readonly<Record<AgeBand, { readonly stretch: number; readonly support: number }>> = {
+  '4-6': { stretch: 10, support: 15 },
+  '7-9': { stretch: 20, support: 30 },
+  '10-13': { stretch: 30, support: 60 },
+};
+
+function longHolds({ slug, kind, dose }: Movement): readonly LibraryFault[] {
+  return ageBands.flatMap((band) => {
+    const own = dose[band];
+    const most = kind === 'static-stretch' ? longestHold[band].stretch : longestHold[band].support;
+    return own?.kind === 'hold' && own.holdSeconds > most ? [fault(slug, `dose.${band}`, 'contradiction', own.holdSeconds)] : [];
+  });
+}
+
+/** Two versions in the same words are one. */
+function sameTiers({ slug, tiers }: Movement): readonly LibraryFault[] {
+  const words = Object.values(tiers).map(({ what }) => what.trim().toLowerCase());
+  const again = words.find((what, index) => words.indexOf(what) < index);
+  return again === undefined ? [] : [fault(slug, 'tiers', 'contradiction', again)];
 }
