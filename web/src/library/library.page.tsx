@@ -1,17 +1,18 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import { effortWord, type Movement } from '@leiter/core';
+import type { Movement } from '@leiter/core';
 import { useMemo, useState } from 'react';
-import { Link } from 'react-router';
-import { EffortBand } from '../shared/effort-band';
-import { Figure } from '../shared/figure';
-import { Loaded, Page, Panel } from '../shared/page';
+import { Loaded, Page } from '../shared/page';
 import { palette } from '../shared/palette';
-import { kindWords, plural, programmeWords } from '../shared/words';
+import { plural, programmeWords } from '../shared/words';
+import { countsOf, filtered, filterGroups, type ChosenFilters } from './library-filters';
 import { useMovements } from './library.queries';
 import { movementSearch } from './movement-search';
+import { MovementGrid, type GridLook } from './parts/movement-grid';
 
 type Part = 'all' | 'general' | 'gymnastics' | 'dance' | 'martial-arts';
 
@@ -22,14 +23,17 @@ function isIn(movement: Movement, part: Part): boolean {
   return part === 'general' ? movement.programmes.length === 0 : movement.programmes.includes(part);
 }
 
-/** Every movement the club can teach. */
+/** Every movement the club can teach: searched as one types, narrowed by what it asks, as words or as figures. */
 export function LibraryPage() {
   const movements = useMovements();
   const [text, setText] = useState('');
   const [part, setPart] = useState<Part>('all');
+  const [look, setLook] = useState<GridLook>('words');
+  const [chosen, setChosen] = useState<ChosenFilters>({});
   const search = useMemo(() => movementSearch(movements.data ?? []), [movements.data]);
-  const found = search(text);
-  const shown = found.filter((movement) => isIn(movement, part));
+  const found = useMemo(() => search(text), [search, text]);
+  const inPart = useMemo(() => found.filter((movement) => isIn(movement, part)), [found, part]);
+  const shown = useMemo(() => filtered(inPart, chosen), [inPart, chosen]);
   return (
     <Page
       title="Library"
@@ -61,47 +65,99 @@ export function LibraryPage() {
               </ToggleButton>
             ))}
           </ToggleButtonGroup>
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            value={look}
+            aria-label="Look"
+            onChange={(_event, value: GridLook | null) => {
+              if (value) setLook(value);
+            }}
+          >
+            <ToggleButton value="words">Words</ToggleButton>
+            <ToggleButton value="figures">Figures</ToggleButton>
+          </ToggleButtonGroup>
         </>
       }
     >
-      <Panel label="Movements">
-        <Loaded query={movements} what="library">
-          {() => (
-            <Box
-              component="ul"
-              sx={{
-                listStyle: 'none',
-                p: 0,
-                m: 0,
-                display: 'grid',
-                gridTemplateColumns: 'repeat(auto-fill, minmax(330px, 1fr))',
-                columnGap: 3,
-              }}
-            >
-              {shown.map((movement) => (
-                <MovementCard key={movement.slug} movement={movement} />
-              ))}
-              {shown.length === 0 && <li>Nothing like this. Type less, or look in all programmes.</li>}
-            </Box>
-          )}
-        </Loaded>
-      </Panel>
+      <Filters movements={inPart} chosen={chosen} onChoose={setChosen} />
+      <Loaded query={movements} what="library">
+        {() =>
+          shown.length === 0 ? (
+            <Box sx={{ p: 3 }}>Nothing like this. Type less, or take away a filter.</Box>
+          ) : (
+            <MovementGrid movements={shown} look={look} />
+          )
+        }
+      </Loaded>
     </Page>
   );
 }
 
-function MovementCard({ movement }: { readonly movement: Movement }) {
+/** The questions at the left, each answer with the number that it would leave. */
+function Filters({
+  movements,
+  chosen,
+  onChoose,
+}: {
+  readonly movements: readonly Movement[];
+  readonly chosen: ChosenFilters;
+  readonly onChoose: (chosen: ChosenFilters) => void;
+}) {
   return (
-    <Box component="li" sx={{ borderTop: `1px solid ${palette.line}`, py: 1, display: 'flex', gap: 1.25, alignItems: 'center' }}>
-      <EffortBand effort={movement.effort} width={8} />
-      <Figure movement={movement} size={56} />
-      <Box sx={{ minWidth: 0 }}>
-        <Link to={`/library/${movement.slug}`}>{movement.name}</Link>
-        <Box sx={{ fontSize: 13.5, color: palette.soft, lineHeight: 1.3 }}>{movement.plainMeaning}</Box>
-        <Box sx={{ fontSize: 12.5, color: palette.soft }}>
-          {kindWords[movement.kind]} · {effortWord(movement.effort)} · from {movement.leastAge} years
-        </Box>
-      </Box>
+    <Box
+      component="section"
+      aria-label="Filters"
+      tabIndex={0}
+      sx={{
+        width: 214,
+        flexShrink: 0,
+        borderRight: `1px solid ${palette.line}`,
+        overflowY: 'auto',
+        p: 2,
+        display: 'grid',
+        gap: 1.75,
+        alignContent: 'start',
+      }}
+    >
+      {filterGroups.map((group) => {
+        const counts = countsOf(group, movements, chosen);
+        return (
+          <TextField
+            key={group.id}
+            select
+            label={group.label}
+            value={chosen[group.id] ?? ''}
+            onChange={(event) => {
+              const { [group.id]: _before, ...others } = chosen;
+              onChoose(event.target.value === '' ? others : { ...others, [group.id]: event.target.value });
+            }}
+            slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+          >
+            <MenuItem value="">any</MenuItem>
+            {group.options.map(({ id, label }) => (
+              <MenuItem key={id} value={id} disabled={counts.get(id) === 0}>
+                <Box component="span" sx={{ flex: 1, mr: 2 }}>
+                  {label}
+                </Box>
+                <Box component="span" sx={{ color: palette.soft }}>
+                  {counts.get(id)}
+                </Box>
+              </MenuItem>
+            ))}
+          </TextField>
+        );
+      })}
+      {Object.keys(chosen).length > 0 && (
+        <Button
+          variant="outlined"
+          onClick={() => {
+            onChoose({});
+          }}
+        >
+          Take all filters away
+        </Button>
+      )}
     </Box>
   );
 }

@@ -7,7 +7,8 @@ import { Figure } from '../shared/figure';
 import { FigureRow } from '../shared/figure-row';
 import { Loaded, Message, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
-import { kindWords, markWords, programmeWords, surfaceWords } from '../shared/words';
+import { kindWords, programmeWords, surfaceWords } from '../shared/words';
+import { WayPicture } from './parts/way-picture';
 import { useLibrary, useMovements } from './library.queries';
 
 /** One movement: its stages, versions, faults and fixes, how to help, and what to care about. */
@@ -60,25 +61,8 @@ function MovementView({ movement, library }: { readonly movement: Movement; read
             </Box>
           </Box>
         </Box>
-        <Part title="Stages" list={movement.stages}>
-          {({ name, see }, index) => (
-            <>
-              <strong>
-                {index + 1} {name}
-              </strong>
-              <Box sx={{ color: palette.soft }}>{see}</Box>
-            </>
-          )}
-        </Part>
-        <Part title="Versions" list={tierNames.flatMap((name) => (movement.tiers[name] ? [{ name, tier: movement.tiers[name] }] : []))}>
-          {({ name, tier }) => (
-            <>
-              <strong>{name}</strong>
-              {tier.fromGrade !== null && <span style={{ color: palette.soft }}> from {tier.fromGrade.replaceAll('-', ' ')}</span>}
-              <Box>{tier.what}</Box>
-            </>
-          )}
-        </Part>
+        <StageLadder stages={movement.stages} />
+        <Versions movement={movement} />
         <Part title="Faults and what mends them" list={movement.faults}>
           {(fault) => (
             <>
@@ -88,11 +72,69 @@ function MovementView({ movement, library }: { readonly movement: Movement; read
             </>
           )}
         </Part>
+        <WayPicture movement={movement} library={library} />
       </Panel>
       <Panel label="Facts" width={380}>
         <Facts movement={movement} library={library} />
       </Panel>
     </Page>
+  );
+}
+
+/** The steps of a skill as a small ladder, the easiest at its foot. */
+function StageLadder({ stages }: { readonly stages: Movement['stages'] }) {
+  if (stages.length === 0) return null;
+  return (
+    <Box component="section" aria-label="Stages" sx={{ mb: 2.5, maxWidth: 720 }}>
+      <Typography variant="h2" sx={{ mb: 0.75 }}>
+        Stages
+      </Typography>
+      <Box
+        component="ol"
+        reversed
+        sx={{
+          listStyle: 'none',
+          m: 0,
+          p: '2px 12px',
+          borderLeft: `4px solid ${palette.ink}`,
+          borderRight: `4px solid ${palette.ink}`,
+          borderRadius: '3px',
+        }}
+      >
+        {stages.toReversed().map(({ name, see }, index) => (
+          <Box component="li" key={name} sx={{ borderBottom: `3px solid ${palette.line}`, py: 0.6, fontSize: 15 }}>
+            <strong>
+              {stages.length - index} {name}
+            </strong>
+            <Box component="span" sx={{ color: palette.soft, ml: 1 }}>
+              {see}
+            </Box>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+/** What the children do who do it easier, as it is, or harder: side by side. */
+function Versions({ movement }: { readonly movement: Movement }) {
+  const versions = tierNames.flatMap((name) => (movement.tiers[name] ? [{ name, tier: movement.tiers[name] }] : []));
+  if (versions.length === 0) return null;
+  return (
+    <Box component="section" aria-label="Versions" sx={{ mb: 2.5, maxWidth: 720 }}>
+      <Typography variant="h2" sx={{ mb: 0.75 }}>
+        Versions
+      </Typography>
+      <Box sx={{ display: 'grid', gridTemplateColumns: `repeat(${String(versions.length)}, 1fr)`, gap: 2 }}>
+        {versions.map(({ name, tier }) => (
+          <Box key={name} sx={{ borderTop: `3px solid ${palette.primary}`, pt: 0.75, fontSize: 15 }}>
+            <strong>{name}</strong>
+            {tier.fromGrade !== null && <span style={{ color: palette.soft }}> from {tier.fromGrade.replaceAll('-', ' ')}</span>}
+            <Box>{tier.what}</Box>
+          </Box>
+        ))}
+      </Box>
+    </Box>
   );
 }
 
@@ -187,23 +229,11 @@ function Facts({ movement, library }: { readonly movement: Movement; readonly li
           </ul>
         </>
       )}
-      <Typography variant="h2" sx={{ mb: 0.5 }}>
-        The way
-      </Typography>
-      <Box component="dl" sx={{ m: 0 }}>
-        <FigureRow
-          label="First"
-          value={
-            movement.prerequisites.length > 0
-              ? movement.prerequisites
-                  .map((one) => `${library.get(one.movement)?.name ?? one.movement} (${markWords[one.mark]})`)
-                  .join(', ')
-              : 'nothing'
-          }
-        />
-        <FigureRow label="Leads to" value={movement.leadsTo.length > 0 ? names(movement.leadsTo) : '–'} />
-        {movement.instead !== null && <FigureRow label="Instead" value={names([movement.instead])} />}
-      </Box>
+      {movement.instead !== null && (
+        <Box component="dl" sx={{ m: 0 }}>
+          <FigureRow label="Instead" value={names([movement.instead])} />
+        </Box>
+      )}
       <Typography variant="caption" component="p" sx={{ mt: 2 }}>
         Usual cautions only. Your governing body’s rules, your training and medical advice come first.
       </Typography>

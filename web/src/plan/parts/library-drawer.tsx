@@ -18,6 +18,9 @@ interface Props {
   readonly onAdd: (movement: Movement) => void;
 }
 
+/** More than one reads through while planning; drawing hundreds of figures would make the page wait. */
+const mostShown = 60;
+
 type Filter = 'section' | 'standing' | 'floor' | 'needs-nothing';
 
 /** The library beside the plan: typed into, filtered, added from by Enter or click. */
@@ -35,7 +38,7 @@ export function LibraryDrawer({ movements, programme, section, input, onAdd }: P
     const wanted = text.trim() === '' ? filters : new Set([...filters].filter((filter) => filter !== 'section'));
     return search(text).filter((movement) => fits(movement, wanted, section));
   }, [search, text, filters, section]);
-  const marked = Math.min(active, found.length - 1);
+  const marked = Math.min(active, found.length - 1, mostShown - 1);
   const toggle = (filter: Filter): void => {
     const next = new Set(filters);
     if (!next.delete(filter)) next.add(filter);
@@ -120,7 +123,7 @@ export function LibraryDrawer({ movements, programme, section, input, onAdd }: P
         tabIndex={0}
         sx={{ overflowY: 'auto', flex: 1, px: 1.5, pb: 1, '&:focus-visible': { outlineOffset: '-3px' } }}
       >
-        {found.map((movement, index) => (
+        {found.slice(0, mostShown).map((movement, index) => (
           <Card
             key={movement.slug}
             movement={movement}
@@ -130,6 +133,9 @@ export function LibraryDrawer({ movements, programme, section, input, onAdd }: P
             }}
           />
         ))}
+        {found.length > mostShown && (
+          <Box sx={{ py: 1.5, color: palette.soft, fontSize: 14 }}>{found.length - mostShown} more: type, or choose a filter.</Box>
+        )}
         {found.length === 0 && (
           <Box sx={{ py: 2, color: palette.soft, fontSize: 14 }}>Nothing like this. Take away a filter or type less.</Box>
         )}

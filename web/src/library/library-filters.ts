@@ -1,0 +1,92 @@
+import { effortWord, regions, regionWord, sectionKinds, type Effort, type Movement } from '@leiter/core';
+import { sectionWords } from '../shared/words';
+
+/** One question that narrows the library, with its answers. */
+export interface FilterGroup {
+  readonly id: string;
+  readonly label: string;
+  readonly options: readonly FilterOption[];
+}
+
+export interface FilterOption {
+  readonly id: string;
+  readonly label: string;
+  readonly fits: (movement: Movement) => boolean;
+}
+
+/** Which answers are chosen, by the id of the question; a question that is not in it is open. */
+export type ChosenFilters = Readonly<Record<string, string>>;
+
+const needsNothing = ({ needs }: Movement): boolean =>
+  needs.equipment.length === 0 && !needs.wall && !needs.partner && needs.adult === 'none';
+
+export const filterGroups: readonly FilterGroup[] = [
+  {
+    id: 'section',
+    label: 'Part of a class',
+    options: sectionKinds.map((kind) => ({ id: kind, label: sectionWords[kind], fits: ({ sections }) => sections.includes(kind) })),
+  },
+  {
+    id: 'readies',
+    label: 'Readies',
+    options: regions.map((region) => ({ id: region, label: regionWord(region), fits: ({ prepares }) => prepares.includes(region) })),
+  },
+  {
+    id: 'loads',
+    label: 'Loads',
+    options: regions.map((region) => ({
+      id: region,
+      label: regionWord(region),
+      fits: ({ loads }) => loads.some((load) => load.region === region),
+    })),
+  },
+  {
+    id: 'level',
+    label: 'Where',
+    options: [
+      { id: 'standing', label: 'standing', fits: ({ level }) => level !== 'floor' },
+      { id: 'floor', label: 'on the floor', fits: ({ level }) => level !== 'standing' },
+    ],
+  },
+  {
+    id: 'needs',
+    label: 'At home it needs',
+    options: [
+      { id: 'nothing', label: 'nothing', fits: needsNothing },
+      { id: 'thing', label: 'a thing of the house', fits: ({ needs }) => needs.equipment.length > 0 || needs.wall },
+      { id: 'adult', label: 'an adult', fits: ({ needs }) => needs.adult !== 'none' },
+      { id: 'soft', label: 'a soft floor', fits: ({ needs }) => needs.surface !== 'any-dry' },
+      { id: 'partner', label: 'a partner', fits: ({ needs }) => needs.partner },
+    ],
+  },
+  {
+    id: 'age',
+    label: 'For a child of',
+    options: [4, 5, 6, 7, 8, 9, 10].map((age) => ({
+      id: String(age),
+      label: `${String(age)} years`,
+      fits: ({ leastAge }) => leastAge <= age,
+    })),
+  },
+  {
+    id: 'effort',
+    label: 'Effort',
+    options: ([0, 1, 2, 3, 4] as const satisfies readonly Effort[]).map((effort) => ({
+      id: String(effort),
+      label: effortWord(effort),
+      fits: (movement) => movement.effort === effort,
+    })),
+  },
+];
+
+/** @returns those that fit every answer chosen. @param except a question that is left open, to count its answers. */
+export function filtered(movements: readonly Movement[], chosen: ChosenFilters, except: string | null = null): readonly Movement[] {
+  const asked = filterGroups.flatMap(({ id, options }) => (id === except ? [] : options.filter((option) => option.id === chosen[id])));
+  return asked.length === 0 ? movements : movements.filter((movement) => asked.every(({ fits }) => fits(movement)));
+}
+
+/** How many movements each answer of a question would leave, the other answers kept. */
+export function countsOf(group: FilterGroup, movements: readonly Movement[], chosen: ChosenFilters): ReadonlyMap<string, number> {
+  const open = filtered(movements, chosen, group.id);
+  return new Map(group.options.map(({ id, fits }) => [id, open.filter(fits).length]));
+}
