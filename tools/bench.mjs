@@ -14,8 +14,8 @@ const build = run(process.execPath, [...tsc, '-b']);
 if (build.code !== 0) giveUp(build.output);
 
 /** @returns the JSON lines that a bench printed. */
-function measured(script, env = {}) {
-  const { code, output, stdout } = run(process.execPath, [script], { env: { ...process.env, ...env } });
+function measured(script, env = {}, args = []) {
+  const { code, output, stdout } = run(process.execPath, [script, ...args], { env: { ...process.env, ...env } });
   if (code !== 0) giveUp(`${script}:\n${output}`);
   return stdout
     .split('\n')
@@ -24,7 +24,9 @@ function measured(script, env = {}) {
 }
 
 say('Measuring the computation …');
-const core = measured('core/dist-test/bench/evaluate.js');
+const core = [...measured('core/dist-test/bench/evaluate.js'), ...measured('core/dist-test/bench/figure.js')];
+say('Measuring the search …');
+const web = measured(`${root}/node_modules/vitest/vitest.mjs`, {}, ['run', '--config', 'web/bench/vitest.config.ts']);
 say('Measuring the board of a group …');
 const database = cluster({ folder: `${root}/.leiter-test/bench`, port: await freePort(), isForTests: false });
 let server;
@@ -52,6 +54,13 @@ The last run of \`npm run bench\`. Machine: ${cpus().length} cores, ${Math.round
 
 ${table(
   wanted(core, (limit) => `median ≤ ${limit} ms`),
+  'p99',
+)}
+
+## Search (web)
+
+${table(
+  wanted(web, (limit) => `median ≤ ${limit} ms`),
   'p99',
 )}
 

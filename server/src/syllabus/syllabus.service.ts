@@ -1,47 +1,55 @@
 import type { GradeResponse, SyllabusResponse } from '@leiter/contract';
-import type { Syllabus } from '@leiter/core';
+import type { Criterion, Syllabus } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
-import { InjectRepository } from '@nestjs/typeorm';
-import { In, Repository } from 'typeorm';
-import { GradeEntity } from './grade.entity.js';
+import { InjectDataSource, InjectRepository } from '@nestjs/typeorm';
+import { DataSource, Repository } from 'typeorm';
+import { rows } from '../database/rows.js';
 import { ProgrammeEntity } from './programme.entity.js';
-import { RequirementEntity } from './requirement.entity.js';
-import { SyllabusEntity } from './syllabus.entity.js';
+
+interface LadderRow {
+  readonly programme: string;
+  readonly programme_name: string;
+  readonly stretching_school: SyllabusResponse['stretchingSchool'];
+  readonly starts_as: string;
+  readonly version: number | null;
+  readonly grade_id: string | null;
+  readonly slug: string;
+  readonly name: string;
+  readonly least_weeks_in_grade: number;
+  readonly least_classes: number;
+  readonly least_age_years: number;
+  readonly requirement_id: string | null;
+  readonly movement_slug: string;
+  readonly stage: number | null;
+  readonly criterion: Criterion;
+}
+
+/** One row per requirement of the newest version of each ladder, in its order. */
+const selectLadders = `
+  SELECT p.slug AS programme, p.name AS programme_name, p.stretching_school, p.starts_as, s.version,
+         g.id AS grade_id, g.slug, g.name, g.least_weeks_in_grade, g.least_classes, g.least_age_years,
+         r.id AS requirement_id, r.movement_slug, r.stage, r.criterion
+  FROM programme p
+  LEFT JOIN LATERAL (SELECT id, version FROM syllabus WHERE programme_id = p.id ORDER BY version DESC LIMIT 1) s ON true
+  LEFT JOIN grade g ON g.syllabus_id = s.id
+  LEFT JOIN requirement r ON r.grade_id = g.id
+  WHERE p.club_id = $1 AND ($2::text IS NULL OR p.slug = $2)
+  ORDER BY p.name, g.position, r.position`;
 
 @Injectable()
 export class SyllabusService {
   constructor(
+    @InjectDataSource() private readonly source: DataSource,
     @InjectRepository(ProgrammeEntity) private readonly programmes: Repository<ProgrammeEntity>,
-    @InjectRepository(SyllabusEntity) private readonly syllabuses: Repository<SyllabusEntity>,
-    @InjectRepository(GradeEntity) private readonly grades: Repository<GradeEntity>,
-    @InjectRepository(RequirementEntity) private readonly requirements: Repository<RequirementEntity>,
   ) {}
 
-  /** The newest version of every programme's ladder, in four queries whatever their number. */
+  /** The newest version of every programme's ladder, in one query. */
   async list(clubId: string): Promise<readonly SyllabusResponse[]> {
-    const programmes = await this.programmes.find({ where: { clubId }, order: { name: 'ASC' } });
-    const syllabuses = await this.syllabuses.find({ where: { clubId }, order: { version: 'DESC' } });
-    const newest = programmes.flatMap((programme) => syllabuses.find((one) => one.programmeId === programme.id) ?? []);
-    const grades = await this.grades.find({ where: { clubId, syllabusId: In(newest.map(({ id }) => id)) }, order: { position: 'ASC' } });
-    const requirements = await this.requirements.find({
-      where: { clubId, gradeId: In(grades.map(({ id }) => id)) },
-      order: { position: 'ASC' },
-    });
-    return programmes.map((programme) => {
-      const syllabus = newest.find((one) => one.programmeId === programme.id);
-      return {
-        programme: programme.slug,
-        programmeName: programme.name,
-        stretchingSchool: programme.stretchingSchool,
-        startsAs: programme.startsAs,
-        version: syllabus?.version ?? 0,
-        grades: grades.filter((grade) => grade.syllabusId === syllabus?.id).map((grade) => gradeResponse(grade, requirements)),
-      };
-    });
+    return laddersOf(await rows<LadderRow>(this.source, selectLadders, [clubId, null]));
   }
 
   async ladderOf(clubId: string, programme: string): Promise<SyllabusResponse | null> {
-    return (await this.list(clubId)).find((one) => one.programme === programme) ?? null;
+    return laddersOf(await rows<LadderRow>(this.source, selectLadders, [clubId, programme]))[0] ?? null;
   }
 
   programmeBySlug(clubId: string, slug: string): Promise<ProgrammeEntity | null> {
@@ -49,17 +57,41 @@ export class SyllabusService {
   }
 }
 
-function gradeResponse(grade: GradeEntity, requirements: readonly RequirementEntity[]): GradeResponse {
+function laddersOf(found: readonly LadderRow[]): readonly SyllabusResponse[] {
+  const programmes = [...new Set(found.map(({ programme }) => programme))];
+  return programmes.map((programme) => {
+    const own = found.filter((row) => row.programme === programme);
+    const gradeIds = [...new Set(own.flatMap((row) => row.grade_id ?? []))];
+    return {
+      programme,
+      programmeName: own[0]?.programme_name ?? '',
+      stretchingSchool: own[0]?.stretching_school ?? 'dynamic-first',
+      startsAs: own[0]?.starts_as ?? '',
+      version: own[0]?.version ?? 0,
+      grades: gradeIds.map((id) =>
+        gradeOf(
+          id,
+          own.filter((row) => row.grade_id === id),
+        ),
+      ),
+    };
+  });
+}
+
+function gradeOf(id: string, own: readonly LadderRow[]): GradeResponse {
+  const [first] = own;
   return {
-    id: grade.id,
-    slug: grade.slug,
-    name: grade.name,
-    leastWeeksInGrade: grade.leastWeeksInGrade,
-    leastClasses: grade.leastClasses,
-    leastAgeYears: grade.leastAgeYears,
-    requirements: requirements
-      .filter((one) => one.gradeId === grade.id)
-      .map((one) => ({ id: one.id, movement: one.movementSlug, stage: one.stage, criterion: one.criterion })),
+    id,
+    slug: first?.slug ?? '',
+    name: first?.name ?? '',
+    leastWeeksInGrade: first?.least_weeks_in_grade ?? 0,
+    leastClasses: first?.least_classes ?? 0,
+    leastAgeYears: first?.least_age_years ?? 0,
+    requirements: own.flatMap((row) =>
+      row.requirement_id === null
+        ? []
+        : [{ id: row.requirement_id, movement: row.movement_slug, stage: row.stage, criterion: row.criterion }],
+    ),
   };
 }
 
