@@ -18,6 +18,7 @@ export {
   type GroupResponse,
 } from './group.js';
 export { type GradeResponse, type RequirementResponse, type SyllabusResponse } from './syllabus.js';
+export { LibraryFile, type LibraryImportResponse } from './library.js';
 export { PlanDocument, SavePlanRequest } from './class-plan.js';
 export {
   AddClassRequest,

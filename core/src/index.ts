@@ -37,7 +37,8 @@ export {
   type TierName,
 } from './movement/movement.js';
 export { libraryOf, type Library } from './movement/library.js';
-export { libraryFormat, readLibrary, type LibraryFault } from './movement/library-file.js';
+export { libraryFaultWords, libraryFormat, readLibrary, type LibraryFault } from './movement/library-file.js';
+export { libraryChanges, type LibraryChanges } from './movement/library-changes.js';
 export {
   familiarities,
   findItem,

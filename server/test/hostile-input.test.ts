@@ -45,6 +45,22 @@ const item = {
   cue: 'x',
   note: 'y',
 };
+const ownMovement = {
+  slug: 'harbour-hop',
+  name: 'Harbour hop',
+  kind: 'drill',
+  sections: ['drills'],
+  plainMeaning: 'Hop along the quay',
+  posture: { from: 'standing', to: 'standing' },
+  level: 'standing',
+  effort: 2,
+  dose: { '7-9': { kind: 'timed', seconds: 30 } },
+  loads: [{ region: 'calves', amount: 1 }],
+  stages: [{ name: 'One', see: 'Two feet' }],
+  cues: ['Light'],
+  figure: ['hop'],
+};
+
 const writes: Readonly<Record<string, Write>> = {
   'sign in': { method: 'post', path: () => '/api/session', body: () => ({ email: 'a@b.example', password: 'wrong password' }) },
   'make a club': {
@@ -103,6 +119,11 @@ const writes: Readonly<Record<string, Write>> = {
     method: 'put',
     path: () => `/api/classes/${own.class}/plan`,
     body: () => ({ version: 0, plan: { sections: [{ id: 's', kind: 'drills', items: [item] }], focus: ['drink-break'] } }),
+  },
+  'take in a library': {
+    method: 'post',
+    path: () => '/api/library/import',
+    body: () => ({ format: 'leiter-library/1', movements: [{ ...ownMovement }] }),
   },
   'set attendance': { method: 'put', path: () => `/api/classes/${own.class}/attendance/${own.child}`, body: () => ({ status: 'late' }) },
   'store real times': {
@@ -188,7 +209,7 @@ describe.each(Object.entries(writes))('to %s', (_name, write) => {
   it.each([
     ['no JSON', '{"a":', 'application/json', 400],
     ['another type', 'a=1', 'text/plain', 415],
-    ['a megabyte', JSON.stringify({ a: 'x'.repeat(1_000_000) }), 'application/json', 413],
+    ['more than any file holds', JSON.stringify({ a: 'x'.repeat(30_000_000) }), 'application/json', 413],
     ['a list at the top', '[]', 'application/json', 400],
   ])('sent as %s is refused', async (_kind, text, type, status) => {
     const answer = await agent[write.method](write.path()).set('content-type', type).send(text);

@@ -84,7 +84,7 @@ export async function testApp({ filled }: { readonly filled: 'demo' | 'empty' })
 /** A second club in the same database, with a person, a group, a child, a class and a mark of its own; given back are their ids. */
 export async function otherClub(
   source: DataSource,
-): Promise<Readonly<Record<'club' | 'person' | 'group' | 'child' | 'class' | 'observation' | 'grade', string>>> {
+): Promise<Readonly<Record<'club' | 'person' | 'group' | 'child' | 'class' | 'observation' | 'grade' | 'import', string>>> {
   const one = async (sql: string, parameters: readonly unknown[]): Promise<string> => {
     const [row] = await source.query<readonly { id: string }[]>(sql, [...parameters]);
     return row?.id ?? '';
@@ -128,5 +128,6 @@ export async function otherClub(
     `INSERT INTO observation (id, club_id, child_id, movement_slug, side, mark, measure, faults, note, seen_on, source) VALUES (gen_random_uuid(), $1, $2, 'cartwheel', 'left', 'alone', '{}', '{}', '', '2026-01-05', 'class') RETURNING id`,
     [club, child],
   );
-  return { club, person, group, child, class: session, observation, grade };
+  const imported = await one(`INSERT INTO library_import (club_id, before) VALUES ($1, '[]') RETURNING id`, [club]);
+  return { club, person, group, child, class: session, observation, grade, import: imported };
 }

@@ -99,7 +99,8 @@ function completed(entry: Fields): Movement {
 }
 
 function fault(entry: string, field: string, kind: LibraryFault['kind'], found: unknown): LibraryFault {
-  return { entry, field, kind, found: typeof found === 'string' ? found : found === undefined ? '' : JSON.stringify(found) };
+  const text = typeof found === 'string' ? found : found === undefined ? '' : JSON.stringify(found);
+  return { entry, field, kind, found: text.length > 120 ? `${text.slice(0, 120)}…` : text };
 }
 
 function faultsOfEntry(entry: Fields, index: number): readonly LibraryFault[] {
@@ -111,7 +112,7 @@ function faultsOfEntry(entry: Fields, index: number): readonly LibraryFault[] {
   const oneOf = (field: string, value: unknown, allowed: readonly unknown[]): void => {
     if (!allowed.includes(value)) say(field, 'not-allowed', value);
   };
-  const listOf = (field: string, allowed: readonly unknown[]): void => {
+  const eachOf = (field: string, allowed: readonly unknown[]): void => {
     const list = entry[field] ?? [];
     if (!Array.isArray(list)) say(field, 'not-allowed', list);
     else
@@ -130,10 +131,10 @@ function faultsOfEntry(entry: Fields, index: number): readonly LibraryFault[] {
   oneOf('effort', entry['effort'], [0, 1, 2, 3, 4]);
   oneOf('sides', entry['sides'] ?? 'none', ['none', 'each', 'alternating', 'lead']);
   oneOf('homeTask', entry['homeTask'] ?? 'yes', ['yes', 'with-adult', 'no']);
-  listOf('sections', sectionKinds);
-  listOf('prepares', regions);
-  listOf('lengthens', regions);
-  listOf('hazards', hazards);
+  eachOf('sections', sectionKinds);
+  eachOf('prepares', regions);
+  eachOf('lengthens', regions);
+  eachOf('hazards', hazards);
   const posture = isFields(entry['posture']) ? entry['posture'] : {};
   oneOf('posture.from', posture['from'], postures);
   oneOf('posture.to', posture['to'], postures);
@@ -156,6 +157,7 @@ function faultsOfEntry(entry: Fields, index: number): readonly LibraryFault[] {
   }
   for (const asked of Array.isArray(entry['prerequisites']) ? (entry['prerequisites'] as unknown[]) : [])
     oneOf('prerequisites.mark', isFields(asked) ? asked['mark'] : asked, marks);
+  faults.push(...shapeFaults(name, entry));
   if (isFields(entry['term']) && !entry['term']['meaning']) say('term.meaning', 'missing', entry['term']['text']);
   return faults;
 }
@@ -233,6 +235,89 @@ function contradictions(movements: readonly Movement[]): readonly LibraryFault[]
   });
 }
 
+type Shape = (value: unknown) => boolean;
+
+const longestText = 600;
+const isText: Shape = (value) => typeof value === 'string' && value.length > 0 && value.length <= longestText && !value.includes('\u0000');
+const isNumber =
+  (least: number, most: number): Shape =>
+  (value) =>
+    typeof value === 'number' && value >= least && value <= most;
+const isFlag: Shape = (value) => typeof value === 'boolean';
+const orNull =
+  (shape: Shape): Shape =>
+  (value) =>
+    value === null || shape(value);
+const listOf =
+  (shape: Shape, most = 60): Shape =>
+  (value) =>
+    Array.isArray(value) && value.length <= most && value.every(shape);
+/** An object with these fields and no others; a field marked optional may be left out. */
+const fieldsOf =
+  (shapes: Readonly<Record<string, Shape>>, optional: readonly string[] = []): Shape =>
+  (value) =>
+    isFields(value) &&
+    Object.keys(value).every((key) => key in shapes) &&
+    Object.entries(shapes).every(([key, shape]) => (value[key] === undefined ? optional.includes(key) : shape(value[key])));
+
+const isPrerequisite = fieldsOf({ movement: isText, mark: isText, stage: isNumber(1, 20) }, ['stage']);
+
+/** What each field looks like; what it may hold beyond that is checked by name elsewhere. */
+const shapes: Readonly<Record<string, Shape>> = {
+  name: isText,
+  plainMeaning: isText,
+  programmes: listOf(isText),
+  sections: listOf(isText),
+  prepares: listOf(isText),
+  lengthens: listOf(isText),
+  hazards: listOf(isText),
+  undoneBy: listOf(isText),
+  leadsTo: listOf(isText),
+  cues: listOf(isText),
+  cautions: listOf(isText),
+  figure: listOf(isText),
+  loads: listOf(fieldsOf({ region: isText, amount: isNumber(1, 3) })),
+  term: orNull(fieldsOf({ text: isText, language: isText, sayIt: isText, meaning: (value) => typeof value === 'string' })),
+  posture: fieldsOf({ from: isText, through: listOf(isText), to: isText }, ['through']),
+  picture: orNull(isText),
+  support: orNull(isText),
+  instead: orNull(isText),
+  leastAge: isNumber(2, 18),
+  stages: listOf(fieldsOf({ name: isText, see: isText }), 20),
+  prerequisites: listOf(isPrerequisite),
+  faults: listOf(fieldsOf({ slug: isText, name: isText, fix: isText, stops: isFlag })),
+  view: orNull(fieldsOf({ facing: (value) => value === 'front' || value === 'side' || value === 'back', framing: isText })),
+  equipmentStandIns: (value) => isFields(value) && Object.values(value).every(listOf(isText)),
+  needs: fieldsOf(
+    {
+      surface: (value) => value === 'any-dry' || listOf(isText)(value),
+      footprint: fieldsOf({ lengthM: isNumber(0, 50), widthM: isNumber(0, 50) }),
+      headroomM: isNumber(0, 20),
+      equipment: listOf(isText),
+      wall: isFlag,
+      partner: isFlag,
+      adult: (value) => value === 'none' || value === 'at-hand' || value === 'hands-on',
+      quiet: (value) => value === 'quiet' || value === 'some-noise' || value === 'loud',
+    },
+    ['surface', 'footprint', 'headroomM', 'equipment', 'wall', 'partner', 'adult', 'quiet'],
+  ),
+  tiers: (value) =>
+    isFields(value) &&
+    Object.values(value).every(
+      (tier) =>
+        isFields(tier) &&
+        (tier['fromGrade'] === undefined || orNull(isText)(tier['fromGrade'])) &&
+        (tier['equipment'] === undefined || listOf(isText)(tier['equipment'])) &&
+        (tier['prerequisites'] === undefined || listOf(isPrerequisite)(tier['prerequisites'])),
+    ),
+};
+
+function shapeFaults(name: string, entry: Fields): readonly LibraryFault[] {
+  return Object.entries(shapes).flatMap(([field, fits]) =>
+    entry[field] === undefined || fits(entry[field]) ? [] : [fault(name, field, 'not-allowed', entry[field])],
+  );
+}
+
 /** On one leg is on the left or on the right; a game or a phrase has its own order. */
 const oneSidedKinds: ReadonlySet<Movement['kind']> = new Set(['static-stretch', 'dynamic-stretch', 'basic', 'drill', 'skill', 'strength']);
 
@@ -256,4 +341,26 @@ function sameTiers({ slug, tiers }: Movement): readonly LibraryFault[] {
   const words = Object.values(tiers).map(({ what }) => what.trim().toLowerCase());
   const again = words.find((what, index) => words.indexOf(what) < index);
   return again === undefined ? [] : [fault(slug, 'tiers', 'contradiction', again)];
+}
+
+/** What is wrong, as a sentence for whoever wrote the file. */
+export function libraryFaultWords({ field, kind, found }: LibraryFault): string {
+  switch (kind) {
+    case 'missing':
+      return field === '' ? 'This is not an entry.' : `“${field}” is missing.`;
+    case 'unknown-field':
+      return `There is no field “${found}”.`;
+    case 'not-allowed':
+      return `“${field}” cannot be ${found === '' ? 'this' : found}.`;
+    case 'dose-out-of-range':
+      return `“${field}” is ${found}, which nobody can do.`;
+    case 'dangling':
+      return `“${field}” names “${found}”, which is not there.`;
+    case 'circle':
+      return `“${found}” comes before this, and this before “${found}”.`;
+    case 'twice':
+      return `“${found}” is there twice.`;
+    case 'contradiction':
+      return `“${field}” does not fit: ${found}.`;
+  }
 }

@@ -48,7 +48,7 @@ export class FoundingService {
     });
   }
 
-  /** Brings the movements of every club up to what ships now; new ones are added. */
+  /** Brings the movements of every club up to what ships now; new ones are added, and those that are the club's own stay. */
   async refreshLibraries(): Promise<void> {
     const clubs = await rows<{ id: string }>(this.source, 'SELECT id FROM club', []);
     for (const { id } of clubs) await storeShippedLibrary(this.source.manager, id);
@@ -70,7 +70,7 @@ async function storeShippedLibrary(manager: EntityManager, clubId: string): Prom
   const movements = [...shippedLibrary().values()];
   await manager.query(
     `INSERT INTO movement (club_id, slug, document) SELECT $1, t.slug, t.document FROM unnest($2::text[], $3::jsonb[]) AS t (slug, document)
-     ON CONFLICT (club_id, slug) DO UPDATE SET document = EXCLUDED.document WHERE movement.document <> EXCLUDED.document`,
+     ON CONFLICT (club_id, slug) DO UPDATE SET document = EXCLUDED.document WHERE NOT movement.is_own AND movement.document <> EXCLUDED.document`,
     [clubId, movements.map(({ slug }) => slug), movements.map((movement) => JSON.stringify(movement))],
   );
 }

@@ -1,15 +1,60 @@
-import type { Movement } from '@leiter/core';
-import { Controller, Get, Param } from '@nestjs/common';
-import { AskedBy, type Asker } from '../people/session.guard.js';
+import { LibraryFile, type LibraryImportResponse } from '@leiter/contract';
+import { libraryFaultWords, libraryFormat, type Movement } from '@leiter/core';
+import { Body, Controller, Delete, Get, HttpCode, Param, ParseBoolPipe, ParseUUIDPipe, Post, Query } from '@nestjs/common';
+import { ProblemException } from '../http/problem.js';
+import { AskedBy, ForRoles, type Asker } from '../people/session.guard.js';
+import { LibraryImportService } from './library-import.service.js';
 import { LibraryService } from './library.service.js';
+
+const mostErrorsNamed = 200;
 
 @Controller('library')
 export class LibraryController {
-  constructor(private readonly library: LibraryService) {}
+  constructor(
+    private readonly library: LibraryService,
+    private readonly imports: LibraryImportService,
+  ) {}
 
   @Get()
   list(@AskedBy() asker: Asker): Promise<readonly Movement[]> {
     return this.library.list(asker.clubId);
+  }
+
+  /** The whole library as a `leiter-library/1` file. */
+  @Get('export')
+  async export(@AskedBy() asker: Asker): Promise<{ readonly format: string; readonly movements: readonly Movement[] }> {
+    return { format: libraryFormat, movements: await this.library.list(asker.clubId) };
+  }
+
+  /** Takes in a library, all or nothing. With `dryRun=true` it only says what would be added, changed and left. */
+  @ForRoles('owner', 'instructor')
+  @Post('import')
+  @HttpCode(200)
+  async import(
+    @AskedBy() asker: Asker,
+    @Query('dryRun', new ParseBoolPipe({ optional: true })) dryRun: boolean | undefined,
+    @Body() body: LibraryFile,
+  ): Promise<LibraryImportResponse> {
+    const taken = await this.imports.take(asker, body.movements, { isDryRun: dryRun ?? false });
+    if (taken.ok) return taken.value;
+    throw new ProblemException(422, 'Nothing was stored: some entries are not right.', {
+      errors: taken.error
+        .slice(0, mostErrorsNamed)
+        .map((fault) => ({ field: `${fault.entry}${fault.field === '' ? '' : `.${fault.field}`}`, message: libraryFaultWords(fault) })),
+      errorCount: taken.error.length,
+    });
+  }
+
+  /** Undoes an import: entries read again as before, added ones go. */
+  @ForRoles('owner', 'instructor')
+  @Delete('imports/:id')
+  @HttpCode(204)
+  async undo(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<void> {
+    const undone = await this.imports.undo(asker.clubId, id);
+    if (!undone.ok)
+      throw new ProblemException(409, `“${undone.error.slug}” is in use by now, so the import stays. Nothing was changed.`, {
+        movement: undone.error.slug,
+      });
   }
 
   @Get(':slug')

@@ -1,13 +1,14 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { LibraryController } from './library.controller.js';
+import { LibraryImportService } from './library-import.service.js';
 import { LibraryService } from './library.service.js';
 import { MovementEntity } from './movement.entity.js';
 
 @Module({
   imports: [TypeOrmModule.forFeature([MovementEntity])],
   controllers: [LibraryController],
-  providers: [LibraryService],
+  providers: [LibraryService, LibraryImportService],
   exports: [LibraryService],
 })
 export class LibraryModule {}

@@ -6,12 +6,14 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import type { Movement } from '@leiter/core';
 import { useMemo, useState } from 'react';
+import { useSession } from '../app/session.queries';
 import { Loaded, Page } from '../shared/page';
 import { palette } from '../shared/palette';
 import { plural, programmeWords } from '../shared/words';
 import { countsOf, filtered, filterGroups, type ChosenFilters } from './library-filters';
 import { useMovements } from './library.queries';
 import { movementSearch } from './movement-search';
+import { ImportDialog } from './parts/import-dialog';
 import { MovementGrid, type GridLook } from './parts/movement-grid';
 
 type Part = 'all' | 'general' | 'gymnastics' | 'dance' | 'martial-arts';
@@ -30,6 +32,9 @@ export function LibraryPage() {
   const [part, setPart] = useState<Part>('all');
   const [look, setLook] = useState<GridLook>('words');
   const [chosen, setChosen] = useState<ChosenFilters>({});
+  const [isTakingIn, setTakingIn] = useState(false);
+  const role = useSession().data?.person.role;
+  const mayChange = role === 'owner' || role === 'instructor';
   const search = useMemo(() => movementSearch(movements.data ?? []), [movements.data]);
   const found = useMemo(() => search(text), [search, text]);
   const inPart = useMemo(() => found.filter((movement) => isIn(movement, part)), [found, part]);
@@ -80,7 +85,25 @@ export function LibraryPage() {
         </>
       }
     >
-      <Filters movements={inPart} chosen={chosen} onChoose={setChosen} />
+      <Filters
+        movements={inPart}
+        chosen={chosen}
+        onChoose={setChosen}
+        onTakeIn={
+          mayChange
+            ? () => {
+                setTakingIn(true);
+              }
+            : null
+        }
+      />
+      {isTakingIn && (
+        <ImportDialog
+          onClose={() => {
+            setTakingIn(false);
+          }}
+        />
+      )}
       <Loaded query={movements} what="library">
         {() =>
           shown.length === 0 ? (
@@ -99,10 +122,13 @@ function Filters({
   movements,
   chosen,
   onChoose,
+  onTakeIn,
 }: {
   readonly movements: readonly Movement[];
   readonly chosen: ChosenFilters;
   readonly onChoose: (chosen: ChosenFilters) => void;
+  /** Null for those who may not change the library. */
+  readonly onTakeIn: (() => void) | null;
 }) {
   return (
     <Box
@@ -158,6 +184,16 @@ function Filters({
           Take all filters away
         </Button>
       )}
+      <Box sx={{ borderTop: `1px solid ${palette.line}`, pt: 2, mt: 1, display: 'grid', gap: 1 }}>
+        <Button component="a" href="/api/library/export" download="library.json" variant="outlined" size="small">
+          Give out as a file
+        </Button>
+        {onTakeIn && (
+          <Button variant="outlined" size="small" onClick={onTakeIn}>
+            Take in a file
+          </Button>
+        )}
+      </Box>
     </Box>
   );
 }

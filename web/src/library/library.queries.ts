@@ -1,7 +1,9 @@
+import type { LibraryImportResponse } from '@leiter/contract';
 import { libraryOf, type Movement } from '@leiter/core';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { api } from '../shared/api';
+import { queryClient } from '../shared/query-client';
 
 /** Every movement the club can teach. */
 export function useMovements() {
@@ -12,4 +14,20 @@ export function useMovements() {
 export function useLibrary() {
   const { data } = useMovements();
   return useMemo(() => libraryOf(data ?? []), [data]);
+}
+
+/** What taking in a file would do; nothing is stored. */
+export function lookAtImport(file: unknown): Promise<LibraryImportResponse> {
+  return api<LibraryImportResponse>('POST', 'library/import?dryRun=true', file);
+}
+
+export async function takeIn(file: unknown): Promise<LibraryImportResponse> {
+  const taken = await api<LibraryImportResponse>('POST', 'library/import', file);
+  await queryClient.invalidateQueries({ queryKey: ['library'] });
+  return taken;
+}
+
+export async function undoImport(id: string): Promise<void> {
+  await api<undefined>('DELETE', `library/imports/${id}`);
+  await queryClient.invalidateQueries({ queryKey: ['library'] });
 }

@@ -1,0 +1,19 @@
+import type { LibraryChanges } from '@leiter/core';
+import { ArrayMaxSize, IsArray, IsIn, IsObject } from 'class-validator';
+
+/** A `leiter-library/1` file: what is in its entries is checked one by one, with the library of the club around them. */
+export class LibraryFile {
+  @IsIn(['leiter-library/1'], { message: 'This is not a leiter-library/1 file.' })
+  format!: 'leiter-library/1';
+
+  @IsArray({ message: 'A list of movements.' })
+  @ArrayMaxSize(5000, { message: 'At most 5,000 movements.' })
+  @IsObject({ each: true, message: 'Each movement is an object.' })
+  movements!: object[];
+}
+
+/** What an import would do, or did. */
+export interface LibraryImportResponse extends LibraryChanges {
+  /** Null as long as nothing was stored; with it, the import can be undone. */
+  readonly importId: string | null;
+}

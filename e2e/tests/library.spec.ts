@@ -1,0 +1,94 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { expect, signIn, test } from './leiter.js';
+
+test('The library answers as one types, is narrowed by what it asks, and is walked from movement to movement', async ({ page, leiter }) => {
+  await signIn(page, leiter, 'gymnastics');
+  await page.goto(`${leiter.url}/library`);
+  const list = page.getByRole('region', { name: 'Movements' });
+  await expect(list.getByRole('link').first()).toBeVisible();
+  await page.getByLabel('Find a movement').fill('bakward rol');
+  await expect(list.getByRole('link', { name: 'Backward roll', exact: true })).toBeVisible();
+  await page.getByLabel('Find a movement').fill('');
+  await page.getByLabel('At home it needs').click();
+  await page.getByRole('option', { name: /a partner/ }).click();
+  await expect(page.getByText(/^\d movements?$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Take all filters away' }).click();
+  await page.getByRole('button', { name: 'Figures' }).click();
+  await page.getByLabel('Find a movement').fill('cartwheel');
+  await list.getByRole('link', { name: 'Cartwheel', exact: true }).click();
+  await expect(page.getByRole('img', { name: 'Wheel sideways over your hands with long legs' })).toBeVisible();
+  const way = page.getByRole('region', { name: 'The way' });
+  await way.getByRole('list', { name: 'First' }).getByRole('link').first().click();
+  await expect(page.getByRole('heading', { name: 'Lever kick', level: 1 })).toBeVisible();
+});
+
+test('A large figure moves, and stands still for whoever asked for less motion', async ({ page, leiter }) => {
+  await signIn(page, leiter, 'dance');
+  await page.goto(`${leiter.url}/library/demi-plie`);
+  const figure = page.getByRole('img', { name: 'Bend both knees over the toes, heels down' });
+  const seen = new Set<string>();
+  for (let look = 0; look < 8; look++) {
+    seen.add(await figure.innerHTML());
+    await page.waitForTimeout(250);
+  }
+  expect(seen.size).toBeGreaterThan(2);
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await page.reload();
+  const still = await figure.innerHTML();
+  await page.waitForTimeout(900);
+  expect(await figure.innerHTML()).toBe(still);
+});
+
+test('A library file is looked at, taken in whole, and undone; a broken one is refused with the place', async ({ page, leiter }, info) => {
+  await signIn(page, leiter, 'owner');
+  await page.goto(`${leiter.url}/library`);
+  const downloading = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Give out as a file' }).click();
+  const given = info.outputPath('library.json');
+  await (await downloading).saveAs(given);
+  const file = JSON.parse(readFileSync(given, 'utf8')) as {
+    movements: { slug: string; name: string; plainMeaning: string; effort: number }[];
+  };
+  const count = file.movements.length;
+  const [first] = file.movements;
+  if (!first) throw new Error('an empty library');
+
+  const broken = info.outputPath('broken.json');
+  writeFileSync(broken, JSON.stringify({ ...file, movements: [{ ...first, effort: 9 }] }));
+  await page.getByRole('button', { name: 'Take in a file' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Library file').setInputFiles(broken);
+  await expect(dialog.getByText(`${first.slug}.effort`)).toBeVisible();
+
+  const good = info.outputPath('good.json');
+  writeFileSync(
+    good,
+    JSON.stringify({
+      ...file,
+      movements: [
+        { ...first, slug: 'quay-hop', name: 'Quay hop' },
+        { ...first, plainMeaning: 'As we say it' },
+      ],
+    }),
+  );
+  await dialog.getByLabel('Library file').setInputFiles(good);
+  await expect(dialog.getByText('quay-hop: added')).toBeVisible();
+  await expect(dialog.getByText(`${first.slug}: plainMeaning changed`)).toBeVisible();
+  await dialog.getByRole('button', { name: 'Take it in' }).click();
+  await expect(dialog.getByText('1 movement added, 1 changed.')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Undo' }).click();
+  await expect(dialog.getByText('It is all as it was before.')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Close' }).click();
+  await expect(page.getByText(`${String(count)} movements`, { exact: true })).toBeVisible();
+});
+
+test('The library scrolls without holding up the page', async ({ page, leiter }) => {
+  await signIn(page, leiter, 'owner');
+  await page.goto(`${leiter.url}/library`);
+  const list = page.getByRole('region', { name: 'Movements' });
+  await expect(list.getByRole('link').first()).toBeVisible();
+  for (let step = 0; step < 20; step++) await list.evaluate((element) => { element.scrollBy(0, 900); });
+  await expect(list.getByRole('link').first()).toBeVisible();
+  // only what can be seen is drawn
+  expect(await list.getByRole('listitem').count()).toBeLessThan(60);
+});
