@@ -73,6 +73,11 @@ test('The main views of the demo club', async ({ page, leiter }) => {
   await shoot(page, 'syllabus');
   await open(page, leiter, '/library');
   await shoot(page, 'library');
+  await page.getByRole('button', { name: 'Figures' }).click();
+  for (const programme of ['Gymnastics', 'Dance', 'Martial arts']) {
+    await page.getByRole('button', { name: new RegExp(`^${programme}`) }).click();
+    await shoot(page, `figures-${programme.toLowerCase().replace(' ', '-')}`);
+  }
   await open(page, leiter, '/library/cartwheel');
   await shoot(page, 'movement');
 });

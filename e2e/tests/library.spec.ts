@@ -87,7 +87,10 @@ test('The library scrolls without holding up the page', async ({ page, leiter })
   await page.goto(`${leiter.url}/library`);
   const list = page.getByRole('region', { name: 'Movements' });
   await expect(list.getByRole('link').first()).toBeVisible();
-  for (let step = 0; step < 20; step++) await list.evaluate((element) => { element.scrollBy(0, 900); });
+  for (let step = 0; step < 20; step++)
+    await list.evaluate((element) => {
+      element.scrollBy(0, 900);
+    });
   await expect(list.getByRole('link').first()).toBeVisible();
   // only what can be seen is drawn
   expect(await list.getByRole('listitem').count()).toBeLessThan(60);

@@ -75,6 +75,12 @@ test('Nothing in any dialog keeps somebody out', async ({ page, leiter }) => {
   await page.getByRole('button', { name: 'Add a child' }).click();
   await expect(page.getByRole('dialog')).toBeVisible();
   await expectNothingFound(page, 'add a child');
+  await open(page, leiter, '/library');
+  await page.getByRole('button', { name: 'Figures' }).click();
+  await expectNothingFound(page, 'the figures');
+  await page.getByRole('button', { name: 'Take in a file' }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await expectNothingFound(page, 'take in a file');
   await open(page, leiter, '/club');
   for (const button of ['Make a group', 'Add a person']) {
     await page.getByRole('button', { name: button }).click();
