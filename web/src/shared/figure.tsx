@@ -123,7 +123,9 @@ interface Room {
 }
 
 function roomFor(motion: Motion, facing: Facing): Room {
-  const { left, right, top }: Extent = extentOf(motion.poses.map(solve), facing);
+  // between two key poses limbs may reach further than in either
+  const moments = motion.poses.length === 1 ? motion.poses : Array.from({ length: 24 }, (_, index) => poseAt(motion, index / 24));
+  const { left, right, top }: Extent = extentOf(moments.map(solve), facing);
   const side = Math.max(leastRoom, right - left + 0.04, top + 0.1);
   return { left: (left + right) / 2 - side / 2, scale: 100 / side };
 }
