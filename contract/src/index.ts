@@ -18,7 +18,7 @@ export {
   type GroupResponse,
 } from './group.js';
 export { type GradeResponse, type RequirementResponse, type SyllabusResponse } from './syllabus.js';
-export { LibraryFile, type LibraryImportResponse } from './library.js';
+export { LibraryFile, PutAwayRequest, SaveMovementRequest, type LibraryImportResponse, type MovementResponse } from './library.js';
 export { PlanDocument, SavePlanRequest } from './class-plan.js';
 export {
   AddClassRequest,

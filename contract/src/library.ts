@@ -1,5 +1,5 @@
-import type { LibraryChanges } from '@leiter/core';
-import { ArrayMaxSize, IsArray, IsIn, IsObject } from 'class-validator';
+import type { LibraryChanges, Movement } from '@leiter/core';
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsObject } from 'class-validator';
 
 /** A `leiter-library/1` file: what is in its entries is checked one by one, with the library of the club around them. */
 export class LibraryFile {
@@ -16,4 +16,22 @@ export class LibraryFile {
 export interface LibraryImportResponse extends LibraryChanges {
   /** Null as long as nothing was stored; with it, the import can be undone. */
   readonly importId: string | null;
+}
+
+/** One entry as the club wants it; it is checked with the library of the club around it. */
+export class SaveMovementRequest {
+  @IsObject({ message: 'This is missing.' })
+  movement!: object;
+}
+
+export class PutAwayRequest {
+  @IsBoolean({ message: 'Say yes or no.' })
+  isPutAway!: boolean;
+}
+
+export interface MovementResponse extends Movement {
+  /** Written or changed by the club. */
+  readonly isOwn: boolean;
+  /** Not offered any more; plans and marks that speak of it still do. */
+  readonly isPutAway: boolean;
 }

@@ -23,6 +23,7 @@ export { hazards, type Hazard } from './movement/hazard.js';
 export { effortWord, type Effort } from './movement/effort.js';
 export { doseFaults, doseLimits, numbersOf, stepDose, type Dose, type DoseNumber } from './movement/dose.js';
 export { doseText, sidesText } from './movement/dose-text.js';
+export { readDose, writeDose } from './movement/read-dose.js';
 export { ageBandOf, ageBands, type AgeBand } from './movement/age-band.js';
 export {
   doseFor,

@@ -120,6 +120,8 @@ const writes: Readonly<Record<string, Write>> = {
     path: () => `/api/classes/${own.class}/plan`,
     body: () => ({ version: 0, plan: { sections: [{ id: 's', kind: 'drills', items: [item] }], focus: ['drink-break'] } }),
   },
+  'save a movement': { method: 'put', path: () => '/api/library/harbour-hop', body: () => ({ movement: { ...ownMovement } }) },
+  'put a movement away': { method: 'patch', path: () => '/api/library/harbour-hop', body: () => ({ isPutAway: false }) },
   'take in a library': {
     method: 'post',
     path: () => '/api/library/import',

@@ -112,6 +112,43 @@ describe('the library as a file', () => {
   }, 60_000);
 });
 
+describe('an entry of the club', () => {
+  it('is written anew in one call, and is the club’s own from then on', async () => {
+    const before = (await owner.get('/api/library/bridge').expect(200)).body;
+    expect(before).toMatchObject({ isOwn: false, isPutAway: false });
+    const { isOwn: _own, isPutAway: _away, ...movement } = before;
+    const after = await owner
+      .put('/api/library/bridge')
+      .send({ movement: { ...movement, cues: ['Our own cue'] } })
+      .expect(200);
+    expect(after.body).toMatchObject({ cues: ['Our own cue'], isOwn: true });
+  });
+
+  it('may be a copy under another name, but not under a name that is there', async () => {
+    const { isOwn: _own, isPutAway: _away, ...movement } = (await owner.get('/api/library/lever').expect(200)).body;
+    await owner
+      .put('/api/library/lever-on-a-line')
+      .send({ movement: { ...movement, name: 'Lever on a line' } })
+      .expect(200);
+    const answer = await owner.put('/api/library/lever-again').send({ movement }).expect(422);
+    expect(answer.body.errors[0].message).toMatch(/is there twice/);
+    await owner.get('/api/library/lever-again').expect(404);
+  });
+
+  it('put away is still there for plans and marks, and comes back', async () => {
+    expect((await owner.patch('/api/library/candle').send({ isPutAway: true }).expect(200)).body.isPutAway).toBe(true);
+    const list = (await owner.get('/api/library').expect(200)).body as readonly { slug: string; isPutAway: boolean }[];
+    expect(list.find(({ slug }) => slug === 'candle')?.isPutAway).toBe(true);
+    expect((await owner.patch('/api/library/candle').send({ isPutAway: false }).expect(200)).body.isPutAway).toBe(false);
+  });
+
+  it('is not changed by an assistant', async () => {
+    const assistant = await club.as('assistant');
+    await assistant.put('/api/library/bridge').send({ movement: {} }).expect(403);
+    await assistant.patch('/api/library/bridge').send({ isPutAway: true }).expect(403);
+  });
+});
+
 describe('the ladders as a file', () => {
   it('name movements and criteria, without an id of this club, and stand the validator', async () => {
     const { body } = await owner.get('/api/syllabuses/export').expect(200);

@@ -51,6 +51,8 @@ const routes: Readonly<Record<string, 'no ids' | 'public' | readonly Foreign[]>>
   'GET /api/library/export': 'no ids',
   'POST /api/library/import': 'no ids',
   'DELETE /api/library/imports/{id}': [{ method: 'delete', path: () => `/api/library/imports/${theirs.import}`, status: 404 }],
+  'PUT /api/library/{slug}': 'no ids',
+  'PATCH /api/library/{slug}': 'no ids',
   'GET /api/syllabuses': 'no ids',
   'GET /api/syllabuses/export': 'no ids',
   'GET /api/plan-templates': 'no ids',

@@ -1,6 +1,6 @@
-import { LibraryFile, type LibraryImportResponse } from '@leiter/contract';
-import { libraryFaultWords, libraryFormat, type Movement } from '@leiter/core';
-import { Body, Controller, Delete, Get, HttpCode, Param, ParseBoolPipe, ParseUUIDPipe, Post, Query } from '@nestjs/common';
+import { LibraryFile, PutAwayRequest, SaveMovementRequest, type LibraryImportResponse, type MovementResponse } from '@leiter/contract';
+import { libraryFaultWords, libraryFormat, type LibraryFault, type Movement, type Result } from '@leiter/core';
+import { Body, Controller, Delete, Get, HttpCode, Param, ParseBoolPipe, ParseUUIDPipe, Patch, Post, Put, Query } from '@nestjs/common';
 import { ProblemException } from '../http/problem.js';
 import { AskedBy, ForRoles, type Asker } from '../people/session.guard.js';
 import { LibraryImportService } from './library-import.service.js';
@@ -16,8 +16,8 @@ export class LibraryController {
   ) {}
 
   @Get()
-  list(@AskedBy() asker: Asker): Promise<readonly Movement[]> {
-    return this.library.list(asker.clubId);
+  list(@AskedBy() asker: Asker): Promise<readonly MovementResponse[]> {
+    return this.library.entries(asker.clubId);
   }
 
   /** The whole library as a `leiter-library/1` file. */
@@ -35,14 +35,7 @@ export class LibraryController {
     @Query('dryRun', new ParseBoolPipe({ optional: true })) dryRun: boolean | undefined,
     @Body() body: LibraryFile,
   ): Promise<LibraryImportResponse> {
-    const taken = await this.imports.take(asker, body.movements, { isDryRun: dryRun ?? false });
-    if (taken.ok) return taken.value;
-    throw new ProblemException(422, 'Nothing was stored: some entries are not right.', {
-      errors: taken.error
-        .slice(0, mostErrorsNamed)
-        .map((fault) => ({ field: `${fault.entry}${fault.field === '' ? '' : `.${fault.field}`}`, message: libraryFaultWords(fault) })),
-      errorCount: taken.error.length,
-    });
+    return takenIn(await this.imports.take(asker, body.movements, { isDryRun: dryRun ?? false }));
   }
 
   /** Undoes an import: entries read again as before, added ones go. */
@@ -58,7 +51,31 @@ export class LibraryController {
   }
 
   @Get(':slug')
-  find(@AskedBy() asker: Asker, @Param('slug') slug: string): Promise<Movement> {
+  find(@AskedBy() asker: Asker, @Param('slug') slug: string): Promise<MovementResponse> {
     return this.library.find(asker.clubId, slug);
   }
+
+  /** Writes an entry anew, or a new one: from then on it is the club's own. */
+  @ForRoles('owner', 'instructor')
+  @Put(':slug')
+  async save(@AskedBy() asker: Asker, @Param('slug') slug: string, @Body() body: SaveMovementRequest): Promise<MovementResponse> {
+    takenIn(await this.imports.take(asker, [{ ...body.movement, slug }], { isDryRun: false }));
+    return this.library.find(asker.clubId, slug);
+  }
+
+  @ForRoles('owner', 'instructor')
+  @Patch(':slug')
+  putAway(@AskedBy() asker: Asker, @Param('slug') slug: string, @Body() body: PutAwayRequest): Promise<MovementResponse> {
+    return this.library.putAway(asker.clubId, slug, body.isPutAway);
+  }
+}
+
+function takenIn(taken: Result<LibraryImportResponse, readonly LibraryFault[]>): LibraryImportResponse {
+  if (taken.ok) return taken.value;
+  throw new ProblemException(422, 'Nothing was stored: some entries are not right.', {
+    errors: taken.error
+      .slice(0, mostErrorsNamed)
+      .map((fault) => ({ field: `${fault.entry}${fault.field === '' ? '' : `.${fault.field}`}`, message: libraryFaultWords(fault) })),
+    errorCount: taken.error.length,
+  });
 }

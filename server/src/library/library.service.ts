@@ -1,3 +1,4 @@
+import type { MovementResponse } from '@leiter/contract';
 import { libraryOf, type Library, type Movement } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
@@ -9,6 +10,12 @@ import { MovementEntity } from './movement.entity.js';
 export class LibraryService {
   constructor(@InjectRepository(MovementEntity) private readonly movements: Repository<MovementEntity>) {}
 
+  /** Every entry with what the club did with it, by name. */
+  async entries(clubId: string): Promise<readonly MovementResponse[]> {
+    const rows = await this.movements.find({ where: { clubId }, order: { slug: 'ASC' } });
+    return rows.map(movementResponse).sort((one, other) => one.name.localeCompare(other.name, 'en'));
+  }
+
   async list(clubId: string): Promise<readonly Movement[]> {
     const rows = await this.movements.find({ where: { clubId }, order: { slug: 'ASC' } });
     return rows.map((row) => row.document).sort((one, other) => one.name.localeCompare(other.name, 'en'));
@@ -18,10 +25,16 @@ export class LibraryService {
     return libraryOf(await this.list(clubId));
   }
 
-  async find(clubId: string, slug: string): Promise<Movement> {
+  async find(clubId: string, slug: string): Promise<MovementResponse> {
     const row = await this.movements.findOneBy({ clubId, slug });
     if (!row) throw notFound('movement');
-    return row.document;
+    return movementResponse(row);
+  }
+
+  async putAway(clubId: string, slug: string, isPutAway: boolean): Promise<MovementResponse> {
+    await this.find(clubId, slug);
+    await this.movements.update({ clubId, slug }, { isPutAway });
+    return this.find(clubId, slug);
   }
 
   /** @returns those of the slugs that this club's library does not have. */
@@ -35,4 +48,8 @@ export class LibraryService {
     const known = new Set(rows.map((row) => row.slug));
     return wanted.filter((slug) => !known.has(slug));
   }
+}
+
+function movementResponse({ document, isOwn, isPutAway }: MovementEntity): MovementResponse {
+  return { ...document, isOwn, isPutAway };
 }

@@ -11,4 +11,12 @@ export class MovementEntity {
 
   @Column('jsonb')
   document!: Movement;
+
+  /** Written or changed by the club: what ships later leaves it alone. */
+  @Column('boolean', { name: 'is_own', default: false })
+  isOwn!: boolean;
+
+  /** Not offered any more; plans and marks that speak of it still do. */
+  @Column('boolean', { name: 'is_put_away', default: false })
+  isPutAway!: boolean;
 }

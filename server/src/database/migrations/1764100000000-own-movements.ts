@@ -4,7 +4,7 @@ import type { MigrationInterface, QueryRunner } from 'typeorm';
 export class OwnMovements1764100000000 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {
     await runner.query(`
-      ALTER TABLE movement ADD COLUMN is_own boolean NOT NULL DEFAULT false;
+      ALTER TABLE movement ADD COLUMN is_own boolean NOT NULL DEFAULT false, ADD COLUMN is_put_away boolean NOT NULL DEFAULT false;
 
       CREATE TABLE library_import (
         id uuid PRIMARY KEY DEFAULT gen_random_uuid(),
@@ -20,6 +20,6 @@ export class OwnMovements1764100000000 implements MigrationInterface {
   }
 
   async down(runner: QueryRunner): Promise<void> {
-    await runner.query('DROP TABLE library_import; ALTER TABLE movement DROP COLUMN is_own;');
+    await runner.query('DROP TABLE library_import; ALTER TABLE movement DROP COLUMN is_own, DROP COLUMN is_put_away;');
   }
 }

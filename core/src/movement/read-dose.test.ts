@@ -1,0 +1,62 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { Dose } from './dose.js';
+import { readDose, writeDose } from './read-dose.js';
+
+const reps: Dose = { kind: 'reps', sets: 2, reps: 6, secondsPerRep: 2.5, restSeconds: 12 };
+const hold: Dose = { kind: 'hold', sets: 2, holdSeconds: 10, restSeconds: 6 };
+
+describe('a dose as one writes it', () => {
+  it.each<readonly [string, Dose | null, Dose | null]>([
+    ['3x8', reps, { ...reps, sets: 3, reps: 8 }],
+    ['3 × 8', null, { kind: 'reps', sets: 3, reps: 8, secondsPerRep: 3, restSeconds: 10 }],
+    ['8 times', reps, { ...reps, sets: 1, reps: 8 }],
+    ['2x20s', hold, { ...hold, holdSeconds: 20 }],
+    ['Hold 15 s', hold, { ...hold, sets: 1, holdSeconds: 15 }],
+    ['45 s', reps, { kind: 'timed', seconds: 45 }],
+    ['4 min', null, { kind: 'timed', seconds: 240 }],
+    ['1,5 min', null, { kind: 'timed', seconds: 90 }],
+    ['1:30', null, { kind: 'timed', seconds: 90 }],
+    ['8x8 @ 96', null, { kind: 'counts', eights: 8, bpm: 96, repeats: 1, countIn: 8 }],
+    ['a lot', reps, null],
+    ['', reps, null],
+    ['-3x8', reps, null],
+    ['0x8', reps, null],
+    ['3x99999', reps, null],
+    ['8x8 @ 900', null, null],
+    ['2.5x8', reps, null],
+  ])('“%s” is read', (text, like, dose) => {
+    expect(readDose(text, like)).toEqual(dose);
+  });
+
+  it('is read as it was written', () => {
+    const any: fc.Arbitrary<Dose> = fc.oneof(
+      fc.record({
+        kind: fc.constant('reps' as const),
+        sets: fc.integer({ min: 1, max: 9 }),
+        reps: fc.integer({ min: 1, max: 50 }),
+        secondsPerRep: fc.constant(2),
+        restSeconds: fc.constant(5),
+      }),
+      fc.record({
+        kind: fc.constant('hold' as const),
+        sets: fc.integer({ min: 1, max: 9 }),
+        holdSeconds: fc.integer({ min: 1, max: 60 }),
+        restSeconds: fc.constant(5),
+      }),
+      fc.record({ kind: fc.constant('timed' as const), seconds: fc.integer({ min: 1, max: 600 }) }),
+      fc.record({
+        kind: fc.constant('counts' as const),
+        eights: fc.integer({ min: 1, max: 32 }),
+        bpm: fc.integer({ min: 60, max: 160 }),
+        repeats: fc.constant(1),
+        countIn: fc.constant(8),
+      }),
+    );
+    fc.assert(
+      fc.property(any, (dose) => {
+        expect(readDose(writeDose(dose), dose)).toEqual(dose);
+      }),
+    );
+  });
+});
