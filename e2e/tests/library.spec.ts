@@ -95,3 +95,30 @@ test('The library scrolls without holding up the page', async ({ page, leiter })
   // only what can be seen is drawn
   expect(await list.getByRole('listitem').count()).toBeLessThan(60);
 });
+
+test('The club writes its own: a copy with other words and another dose, put away and put back', async ({ page, leiter }) => {
+  await signIn(page, leiter, 'martial-arts');
+  await page.goto(`${leiter.url}/library/push-kick`);
+  await page.getByRole('button', { name: 'Make a copy' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Name', { exact: true }).fill('Push kick at the sail');
+  await dialog.getByLabel('Dose, 7-9 years').fill('lots');
+  await dialog.getByRole('button', { name: 'Add the movement' }).click();
+  await expect(dialog.getByText('Write 3x8, 2x20s, 4 min or 8x8 @ 96; empty: not for this age.')).toBeVisible();
+  await dialog.getByLabel('Dose, 7-9 years').fill('4x5');
+  await dialog.getByLabel('Cues, one a line').fill('Push the sail away');
+  await dialog.getByRole('button', { name: 'Add the movement' }).click();
+  await expect(page.getByRole('heading', { name: 'Push kick at the sail', level: 1 })).toBeVisible();
+  await expect(page.getByText('4 × 5')).toBeVisible();
+  await expect(page.getByText('Push the sail away')).toBeVisible();
+  await expect(page.getByText(/of the club/)).toBeVisible();
+  await page.getByRole('button', { name: 'Put away' }).click();
+  await expect(page.getByRole('button', { name: 'Put back' })).toBeVisible();
+  await page.goto(`${leiter.url}/library`);
+  await page.getByLabel('Find a movement').fill('push kick');
+  await expect(page.getByRole('link', { name: 'Push kick', exact: true })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Push kick at the sail' })).toBeHidden();
+  await page.getByLabel('Of the club').click();
+  await page.getByRole('option', { name: /put away/ }).click();
+  await expect(page.getByRole('link', { name: 'Push kick at the sail' })).toBeVisible();
+});

@@ -1,3 +1,4 @@
+import type { MovementResponse } from '@leiter/contract';
 import { effortWord, regions, regionWord, sectionKinds, type Effort, type Movement } from '@leiter/core';
 import { sectionWords } from '../shared/words';
 
@@ -11,7 +12,7 @@ export interface FilterGroup {
 export interface FilterOption {
   readonly id: string;
   readonly label: string;
-  readonly fits: (movement: Movement) => boolean;
+  readonly fits: (movement: MovementResponse) => boolean;
 }
 
 /** Which answers are chosen, by the id of the question; a question that is not in it is open. */
@@ -19,6 +20,16 @@ export type ChosenFilters = Readonly<Record<string, string>>;
 
 const needsNothing = ({ needs }: Movement): boolean =>
   needs.equipment.length === 0 && !needs.wall && !needs.partner && needs.adult === 'none';
+
+/** The question of which entries are the club's own. */
+export const ownGroup: FilterGroup = {
+  id: 'own',
+  label: 'Of the club',
+  options: [
+    { id: 'own', label: 'written by the club', fits: ({ isOwn }) => isOwn },
+    { id: 'away', label: 'put away', fits: ({ isPutAway }) => isPutAway },
+  ],
+};
 
 export const filterGroups: readonly FilterGroup[] = [
   {
@@ -79,14 +90,24 @@ export const filterGroups: readonly FilterGroup[] = [
   },
 ];
 
-/** @returns those that fit every answer chosen. @param except a question that is left open, to count its answers. */
-export function filtered(movements: readonly Movement[], chosen: ChosenFilters, except: string | null = null): readonly Movement[] {
-  const asked = filterGroups.flatMap(({ id, options }) => (id === except ? [] : options.filter((option) => option.id === chosen[id])));
-  return asked.length === 0 ? movements : movements.filter((movement) => asked.every(({ fits }) => fits(movement)));
+/**
+ * @returns those that fit every answer chosen; what is put away only where it is asked for.
+ * @param except a question that is left open, to count its answers.
+ */
+export function filtered(
+  movements: readonly MovementResponse[],
+  chosen: ChosenFilters,
+  except: string | null = null,
+): readonly MovementResponse[] {
+  const asked = [...filterGroups, ownGroup].flatMap(({ id, options }) =>
+    id === except ? [] : options.filter((option) => option.id === chosen[id]),
+  );
+  const isAwayAsked = except === ownGroup.id || chosen[ownGroup.id] === 'away';
+  return movements.filter((movement) => (isAwayAsked || !movement.isPutAway) && asked.every(({ fits }) => fits(movement)));
 }
 
 /** How many movements each answer of a question would leave, the other answers kept. */
-export function countsOf(group: FilterGroup, movements: readonly Movement[], chosen: ChosenFilters): ReadonlyMap<string, number> {
+export function countsOf(group: FilterGroup, movements: readonly MovementResponse[], chosen: ChosenFilters): ReadonlyMap<string, number> {
   const open = filtered(movements, chosen, group.id);
   return new Map(group.options.map(({ id, fits }) => [id, open.filter(fits).length]));
 }

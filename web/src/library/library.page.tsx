@@ -4,13 +4,14 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import type { MovementResponse } from '@leiter/contract';
 import type { Movement } from '@leiter/core';
 import { useMemo, useState } from 'react';
 import { useSession } from '../app/session.queries';
 import { Loaded, Page } from '../shared/page';
 import { palette } from '../shared/palette';
 import { plural, programmeWords } from '../shared/words';
-import { countsOf, filtered, filterGroups, type ChosenFilters } from './library-filters';
+import { countsOf, filtered, filterGroups, ownGroup, type ChosenFilters } from './library-filters';
 import { useMovements } from './library.queries';
 import { movementSearch } from './movement-search';
 import { ImportDialog } from './parts/import-dialog';
@@ -66,7 +67,7 @@ export function LibraryPage() {
             {parts.map((one) => (
               <ToggleButton key={one} value={one}>
                 {one === 'all' ? 'All' : one === 'general' ? 'General' : programmeWords[one]}{' '}
-                {found.filter((movement) => isIn(movement, one)).length}
+                {found.filter((movement) => !movement.isPutAway && isIn(movement, one)).length}
               </ToggleButton>
             ))}
           </ToggleButtonGroup>
@@ -124,7 +125,7 @@ function Filters({
   onChoose,
   onTakeIn,
 }: {
-  readonly movements: readonly Movement[];
+  readonly movements: readonly MovementResponse[];
   readonly chosen: ChosenFilters;
   readonly onChoose: (chosen: ChosenFilters) => void;
   /** Null for those who may not change the library. */
@@ -146,7 +147,7 @@ function Filters({
         alignContent: 'start',
       }}
     >
-      {filterGroups.map((group) => {
+      {[...filterGroups, ownGroup].map((group) => {
         const counts = countsOf(group, movements, chosen);
         return (
           <TextField

@@ -1,13 +1,13 @@
-import type { LibraryImportResponse } from '@leiter/contract';
+import type { LibraryImportResponse, MovementResponse } from '@leiter/contract';
 import { libraryOf, type Movement } from '@leiter/core';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { api } from '../shared/api';
 import { queryClient } from '../shared/query-client';
 
-/** Every movement the club can teach. */
+/** Every movement the club can teach, those put away as well: plans and marks may speak of them. */
 export function useMovements() {
-  return useQuery({ queryKey: ['library'], queryFn: () => api<readonly Movement[]>('GET', 'library'), staleTime: 5 * 60_000 });
+  return useQuery({ queryKey: ['library'], queryFn: () => api<readonly MovementResponse[]>('GET', 'library'), staleTime: 5 * 60_000 });
 }
 
 /** The movements by slug; empty until they have come. */
@@ -29,5 +29,15 @@ export async function takeIn(file: unknown): Promise<LibraryImportResponse> {
 
 export async function undoImport(id: string): Promise<void> {
   await api<undefined>('DELETE', `library/imports/${id}`);
+  await queryClient.invalidateQueries({ queryKey: ['library'] });
+}
+
+export async function saveMovement(movement: Movement): Promise<void> {
+  await api<MovementResponse>('PUT', `library/${movement.slug}`, { movement });
+  await queryClient.invalidateQueries({ queryKey: ['library'] });
+}
+
+export async function putMovementAway(slug: string, isPutAway: boolean): Promise<void> {
+  await api<MovementResponse>('PATCH', `library/${slug}`, { isPutAway });
   await queryClient.invalidateQueries({ queryKey: ['library'] });
 }

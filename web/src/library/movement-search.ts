@@ -3,7 +3,7 @@ import MiniSearch from 'minisearch';
 import { kindWords } from '../shared/words';
 
 /** Finds movements as one types: by name, term, meaning, kind and region; typing errors are forgiven. */
-export function movementSearch(movements: readonly Movement[]): (text: string) => readonly Movement[] {
+export function movementSearch<Entry extends Movement>(movements: readonly Entry[]): (text: string) => readonly Entry[] {
   const index = new MiniSearch<{ id: string; name: string; term: string; meaning: string; kind: string; regions: string }>({
     fields: ['name', 'term', 'meaning', 'kind', 'regions'],
     searchOptions: { prefix: true, fuzzy: 0.2, boost: { name: 4, term: 3 }, combineWith: 'AND' },

@@ -1,15 +1,19 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import type { MovementResponse } from '@leiter/contract';
 import { ageBands, doseText, effortWord, regionWord, tierNames, type Library, type Movement } from '@leiter/core';
-import type { ReactNode } from 'react';
-import { Link, useParams } from 'react-router';
+import { useState, type ReactNode } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { useSession } from '../app/session.queries';
 import { Figure } from '../shared/figure';
 import { FigureRow } from '../shared/figure-row';
 import { Loaded, Message, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
 import { kindWords, programmeWords, surfaceWords } from '../shared/words';
+import { MovementDialog } from './parts/movement-dialog';
 import { WayPicture } from './parts/way-picture';
-import { useLibrary, useMovements } from './library.queries';
+import { putMovementAway, useLibrary, useMovements } from './library.queries';
 
 /** One movement: its stages, versions, faults and fixes, how to help, and what to care about. */
 export function MovementPage() {
@@ -18,8 +22,8 @@ export function MovementPage() {
   const library = useLibrary();
   return (
     <Loaded query={movements} what="library">
-      {() => {
-        const movement = library.get(slug);
+      {(all) => {
+        const movement = all.find((one) => one.slug === slug);
         return movement ? (
           <MovementView movement={movement} library={library} />
         ) : (
@@ -34,15 +38,21 @@ export function MovementPage() {
   );
 }
 
-function MovementView({ movement, library }: { readonly movement: Movement; readonly library: Library }) {
+function MovementView({ movement, library }: { readonly movement: MovementResponse; readonly library: Library }) {
   const { term } = movement;
   const about = [
     kindWords[movement.kind],
     movement.programmes.map((one) => programmeWords[one] ?? one).join(', ') || 'every programme',
     effortWord(movement.effort),
+    ...(movement.isOwn ? ['of the club'] : []),
+    ...(movement.isPutAway ? ['put away'] : []),
   ];
   return (
-    <Page title={movement.name} about={`${about.join(' · ')}${term ? ` · ${term.text}, say ${term.sayIt}` : ''}`}>
+    <Page
+      title={movement.name}
+      about={`${about.join(' · ')}${term ? ` · ${term.text}, say ${term.sayIt}` : ''}`}
+      actions={<Actions movement={movement} />}
+    >
       <Panel label="The movement">
         <Box sx={{ display: 'grid', gridTemplateColumns: '230px 1fr', gap: 2.5, mb: 2 }}>
           <Figure movement={movement} size={230} isDecoration={false} />
@@ -78,6 +88,55 @@ function MovementView({ movement, library }: { readonly movement: Movement; read
         <Facts movement={movement} library={library} />
       </Panel>
     </Page>
+  );
+}
+
+/** What somebody who may do it does with an entry: change it, copy it, put it away. */
+function Actions({ movement }: { readonly movement: MovementResponse }) {
+  const role = useSession().data?.person.role;
+  const navigate = useNavigate();
+  const [open, setOpen] = useState<'change' | 'copy' | null>(null);
+  if (role !== 'owner' && role !== 'instructor') return null;
+  return (
+    <>
+      <Button
+        variant="outlined"
+        onClick={() => {
+          setOpen('change');
+        }}
+      >
+        Change
+      </Button>
+      <Button
+        variant="outlined"
+        onClick={() => {
+          setOpen('copy');
+        }}
+      >
+        Make a copy
+      </Button>
+      <Button
+        variant="outlined"
+        onClick={() => {
+          void putMovementAway(movement.slug, !movement.isPutAway);
+        }}
+      >
+        {movement.isPutAway ? 'Put back' : 'Put away'}
+      </Button>
+      {open && (
+        <MovementDialog
+          movement={movement}
+          isCopy={open === 'copy'}
+          onClose={() => {
+            setOpen(null);
+          }}
+          onSaved={(slug) => {
+            setOpen(null);
+            void navigate(`/library/${slug}`);
+          }}
+        />
+      )}
+    </>
   );
 }
 

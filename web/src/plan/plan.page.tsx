@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { ClassPageResponse } from '@leiter/contract';
+import type { ClassPageResponse, MovementResponse } from '@leiter/contract';
 import {
   ageBandOf,
   findItem,
@@ -72,7 +72,7 @@ function aboutClass(page: ClassPageResponse): string {
 
 interface EditorProps {
   readonly page: ClassPageResponse;
-  readonly movements: readonly Movement[];
+  readonly movements: readonly MovementResponse[];
   readonly library: Library;
   readonly initial: ClassPlan;
 }

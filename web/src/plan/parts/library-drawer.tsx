@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import InputBase from '@mui/material/InputBase';
 import ToggleButton from '@mui/material/ToggleButton';
+import type { MovementResponse } from '@leiter/contract';
 import { regionWord, type Movement, type SectionKind } from '@leiter/core';
 import { useMemo, useState, type KeyboardEvent, type RefObject } from 'react';
 import { EffortBand } from '../../shared/effort-band';
@@ -10,7 +11,7 @@ import { kindWords, sectionWords } from '../../shared/words';
 import { movementSearch } from '../../library/movement-search';
 
 interface Props {
-  readonly movements: readonly Movement[];
+  readonly movements: readonly MovementResponse[];
   readonly programme: string;
   /** The section that what is added goes to: its movements are offered first. */
   readonly section: SectionKind | null;
@@ -29,7 +30,7 @@ export function LibraryDrawer({ movements, programme, section, input, onAdd }: P
   const [filters, setFilters] = useState<ReadonlySet<Filter>>(new Set(['section']));
   const [active, setActive] = useState(0);
   const own = useMemo(
-    () => movements.filter((one) => one.programmes.length === 0 || one.programmes.includes(programme)),
+    () => movements.filter((one) => !one.isPutAway && (one.programmes.length === 0 || one.programmes.includes(programme))),
     [movements, programme],
   );
   const search = useMemo(() => movementSearch(own), [own]);
