@@ -47,7 +47,7 @@ export function MovementDialog({
   const { control, formState } = form;
   return (
     <Dialog open onClose={onClose} aria-labelledby="movement-title" maxWidth="md" fullWidth>
-      <Box component="form" onSubmit={submit} noValidate>
+      <Box component="form" onSubmit={submit} noValidate sx={{ display: 'flex', flexDirection: 'column', minHeight: 0 }}>
         <DialogTitle id="movement-title">{isCopy ? `A new movement from ${movement.name}` : `Change ${movement.name}`}</DialogTitle>
         <DialogContent sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.75, pt: '8px !important' }}>
           {formState.errors.root?.message && (
