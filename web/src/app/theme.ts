@@ -50,7 +50,12 @@ export const theme = createTheme({
     MuiDialogTitle: { styleOverrides: { root: { fontFamily: headingFont, fontWeight: 650, fontSize: 20 } } },
     MuiTextField: { defaultProps: { size: 'small' } },
     MuiOutlinedInput: {
-      styleOverrides: { root: { backgroundColor: '#FFFFFF' }, notchedOutline: { borderColor: '#8A8371' }, input: { padding: '7px 10px' }, multiline: { padding: 0 } },
+      styleOverrides: {
+        root: { backgroundColor: '#FFFFFF' },
+        notchedOutline: { borderColor: '#8A8371' },
+        input: { padding: '7px 10px' },
+        multiline: { padding: 0 },
+      },
     },
     MuiFormHelperText: { styleOverrides: { root: { marginLeft: 2, fontSize: 13 } } },
     MuiInputLabel: { styleOverrides: { root: { color: palette.soft } } },
