@@ -130,6 +130,19 @@ export async function openClass(page: Page, wanted: string): Promise<{ readonly 
   return { id: open.class.id, group: open.group };
 }
 
+let classesMade = 0;
+
+/** A class of a programme that no other test has touched: on a day far ahead, not planned. @returns its id. */
+export async function freshClass(page: Page, programme: string): Promise<string> {
+  const groups = await ask<readonly { readonly id: string; readonly programme: string }[]>(page, 'groups');
+  const group = groups.find((one) => one.programme === programme);
+  classesMade += 1;
+  const day = `2030-01-${String(classesMade).padStart(2, '0')}`;
+  const made = await page.request.post(new URL('/api/classes', page.url()).href, { data: { groupId: group?.id, day } });
+  expect(made.status()).toBe(201);
+  return ((await made.json()) as { readonly id: string }).id;
+}
+
 /** Tests with one Leiter for all of a file, filled with the demo club. */
 export const test = base.extend<object, { leiter: Leiter }>({
   leiter: [

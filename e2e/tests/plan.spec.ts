@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { ask, expect, openClass, signIn, test, type Leiter } from './leiter.js';
+import { ask, expect, freshClass, signIn, test, type Leiter } from './leiter.js';
 
 interface Plan {
   readonly sections: readonly { readonly items: readonly { readonly id: string; readonly movement: string; readonly sides: string }[] }[];
@@ -16,9 +16,9 @@ const stored = async (page: Page, id: string): Promise<readonly string[]> =>
     section.items.map((item) => item.movement),
   );
 
-/** The first class of a programme that is not planned, started from the template that fits best. */
+/** A class of a programme, started from the template that fits best. */
 async function startPlan(page: Page, leiter: Leiter, programme: string): Promise<string> {
-  const { id } = await openClass(page, programme);
+  const id = await freshClass(page, programme);
   await page.goto(`${leiter.url}/classes/${id}/plan`);
   await page
     .getByRole('button', { name: /^Start from/ })

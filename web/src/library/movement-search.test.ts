@@ -27,6 +27,13 @@ describe('searching the library', () => {
     expect(slugs(text)[0]).toBe(slug);
   });
 
+  it('finds the movement of that very name before longer names that have it in them', () => {
+    const many = movementSearch(
+      ['One-hand cartwheel', 'Cartwheel step in', 'Cartwheel'].map((name) => aMovement(name.toLowerCase(), { name })),
+    );
+    expect(many('cartwheel').map(({ name }) => name)).toEqual(['Cartwheel', 'Cartwheel step in', 'One-hand cartwheel']);
+  });
+
   it('wants every word, and finds nothing where nothing fits', () => {
     expect(slugs('forward roll')).toEqual(['forward-roll']);
     expect(slugs('zebra')).toEqual([]);

@@ -23,7 +23,13 @@ export function movementSearch<Entry extends Movement>(movements: readonly Entry
   const bySlug = new Map(movements.map((movement) => [movement.slug as unknown, movement]));
   return (text) => {
     if (text.trim() === '') return movements;
-    return index.search(text).flatMap(({ id }) => bySlug.get(id) ?? []);
+    const typed = plain(text.trim());
+    // whoever types a name means the movement of that name, and not a longer one that has it in it
+    const nearness = ({ name }: Entry): number => (plain(name) === typed ? 0 : plain(name).startsWith(typed) ? 1 : 2);
+    return index
+      .search(text)
+      .flatMap(({ id }) => bySlug.get(id) ?? [])
+      .sort((one, other) => nearness(one) - nearness(other));
   };
 }
 

@@ -7,7 +7,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
 import type { FieldProblem, LibraryImportResponse } from '@leiter/contract';
-import { useState, type ChangeEvent } from 'react';
+import { useRef, useState, type ChangeEvent } from 'react';
 import { ApiError } from '../../shared/api';
 import { palette } from '../../shared/palette';
 import { plural } from '../../shared/words';
@@ -23,6 +23,7 @@ type State =
 /** Takes in a library file: first shown what it would change, then all or nothing, then undone if it was a mistake. */
 export function ImportDialog({ onClose }: { readonly onClose: () => void }) {
   const [state, setState] = useState<State>({ kind: 'choosing' });
+  const input = useRef<HTMLInputElement>(null);
   const attempt = async (work: () => Promise<State>): Promise<void> => {
     setState({ kind: 'waiting' });
     try {
@@ -60,10 +61,10 @@ export function ImportDialog({ onClose }: { readonly onClose: () => void }) {
             <Typography sx={{ mb: 2 }}>
               A leiter-library/1 file, as “Give out” writes it. You see first what it would change; nothing is stored before you say so.
             </Typography>
-            <Button component="label" variant="outlined">
+            <Button variant="outlined" onClick={() => input.current?.click()}>
               Choose a file
-              <input type="file" accept=".json,application/json" hidden aria-label="Library file" onChange={choose} />
             </Button>
+            <input ref={input} type="file" accept=".json,application/json" hidden aria-label="Library file" onChange={choose} />
           </>
         )}
         {state.kind === 'waiting' && <Typography>Reading …</Typography>}
