@@ -81,6 +81,10 @@ test('Nothing in any dialog keeps somebody out', async ({ page, leiter }) => {
   await page.getByRole('button', { name: 'Take in a file' }).click();
   await expect(page.getByRole('dialog')).toBeVisible();
   await expectNothingFound(page, 'take in a file');
+  await open(page, leiter, '/library/cartwheel');
+  await page.getByRole('button', { name: 'Change' }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await expectNothingFound(page, 'change a movement');
   await open(page, leiter, '/club');
   for (const button of ['Make a group', 'Add a person']) {
     await page.getByRole('button', { name: button }).click();

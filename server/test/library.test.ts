@@ -92,6 +92,22 @@ describe('the library as a file', () => {
     await owner.get('/api/library/quay-hop').expect(200);
   });
 
+  it('stays when another entry has come to name what it brought', async () => {
+    const { importId } = await taken([{ ...quayHop, slug: 'pier-hop', name: 'Pier hop' }]);
+    await taken([{ ...quayHop, slug: 'mole-hop', name: 'Mole hop', prerequisites: [{ movement: 'pier-hop', mark: 'alone' }] }]);
+    const answer = await owner.delete(`/api/library/imports/${importId ?? ''}`).expect(409);
+    expect(answer.body.detail).toMatch(/pier-hop” is in use/);
+    await owner.get('/api/library/pier-hop').expect(200);
+  });
+
+  it('stays when one of its entries was changed again: the later words are not lost', async () => {
+    const first = await taken([{ ...quayHop, slug: 'wharf-hop', name: 'Wharf hop' }]);
+    await taken([{ ...quayHop, slug: 'wharf-hop', name: 'Wharf hop', plainMeaning: 'In later words' }]);
+    const answer = await owner.delete(`/api/library/imports/${first.importId ?? ''}`).expect(409);
+    expect(answer.body.detail).toMatch(/wharf-hop” was changed again/);
+    expect((await owner.get('/api/library/wharf-hop').expect(200)).body.plainMeaning).toBe('In later words');
+  });
+
   it('is the club’s own from then on: a later start does not write over it', async () => {
     const before = (await exported()).movements.find(({ slug }) => slug === 'cartwheel');
     await taken([{ ...before, plainMeaning: 'As our club says it' }]);

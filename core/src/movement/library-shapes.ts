@@ -1,6 +1,6 @@
 export type Fields = Readonly<Record<string, unknown>>;
 
-/** True for whatever has a right shape; says nothing of what it names. */
+/** True for a value of the right shape; what it names is checked elsewhere. */
 type Shape = (value: unknown) => boolean;
 
 export const isFields = (value: unknown): value is Fields => typeof value === 'object' && value !== null && !Array.isArray(value);

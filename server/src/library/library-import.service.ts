@@ -15,6 +15,12 @@ interface Before {
   readonly isOwn: boolean;
 }
 
+/** Why an import stays: what it brought is used by now, or an entry was changed again after it. */
+export interface UndoRefusal {
+  readonly kind: 'in-use' | 'changed-since';
+  readonly slug: string;
+}
+
 @Injectable()
 export class LibraryImportService {
   constructor(
@@ -74,8 +80,8 @@ export class LibraryImportService {
     return stored?.id ?? null;
   }
 
-  /** Puts back what was there before an import. @returns the entry that something uses by now, where one keeps it from going. */
-  async undo(clubId: string, id: string): Promise<Result<undefined, { readonly kind: 'in-use'; readonly slug: string }>> {
+  /** Puts back what was there before an import; nothing is done where something has been built on it meanwhile. */
+  async undo(clubId: string, id: string): Promise<Result<undefined, UndoRefusal>> {
     return this.source.transaction(async (manager) => {
       const [found] = await rows<{ before: readonly Before[] }>(
         manager,
@@ -83,9 +89,9 @@ export class LibraryImportService {
         [clubId, id],
       );
       if (!found) throw notFound('import');
+      const refusal = await this.refusalOfUndo(manager, clubId, id, found.before);
+      if (refusal) return refused(refusal);
       const added = found.before.filter(({ document }) => document === null).map(({ slug }) => slug);
-      const [used] = await rows<{ slug: string }>(manager, usedMovements, [clubId, added]);
-      if (used) return refused({ kind: 'in-use', slug: used.slug });
       await manager.query('DELETE FROM movement WHERE club_id = $1 AND slug = ANY($2)', [clubId, added]);
       const changed = found.before.filter(({ document }) => document !== null);
       await manager.query(
@@ -102,14 +108,34 @@ export class LibraryImportService {
       return accepted(undefined);
     });
   }
+
+  private async refusalOfUndo(manager: EntityManager, clubId: string, id: string, before: readonly Before[]): Promise<UndoRefusal | null> {
+    const slugs = before.map(({ slug }) => slug);
+    const [later] = await rows<{ slug: string }>(
+      manager,
+      `SELECT b ->> 'slug' AS slug FROM library_import i, jsonb_array_elements(i.before) b
+       WHERE i.club_id = $1 AND i.imported_at > (SELECT imported_at FROM library_import WHERE id = $2) AND i.undone_at IS NULL AND b ->> 'slug' = ANY($3) LIMIT 1`,
+      [clubId, id, slugs],
+    );
+    if (later) return { kind: 'changed-since', slug: later.slug };
+    const added = before.filter(({ document }) => document === null).map(({ slug }) => slug);
+    const [used] = await rows<{ slug: string }>(manager, usedMovements, [clubId, added]);
+    if (used) return { kind: 'in-use', slug: used.slug };
+    // another entry of the club may have come to name one that would go
+    const gone = new Set(slugs);
+    const kept = (await this.library.list(clubId)).filter(({ slug }) => !gone.has(slug));
+    const restored = readLibrary([...kept, ...before.flatMap(({ document }) => document ?? [])]);
+    return restored.ok ? null : { kind: 'in-use', slug: restored.error[0]?.found ?? '' };
+  }
 }
 
 /** Those of the slugs that a mark, a requirement, a taught item or a plan speaks of. */
 const usedMovements = `
-  SELECT m.slug FROM movement m WHERE m.club_id = $1 AND m.slug = ANY($2) AND (
-    EXISTS (SELECT 1 FROM observation o WHERE o.club_id = m.club_id AND o.movement_slug = m.slug)
-    OR EXISTS (SELECT 1 FROM requirement r WHERE r.club_id = m.club_id AND r.movement_slug = m.slug)
-    OR EXISTS (SELECT 1 FROM item_time i WHERE i.club_id = m.club_id AND i.movement_slug = m.slug)
-    OR EXISTS (SELECT 1 FROM class_plan l, jsonb_array_elements(l.document -> 'sections') s, jsonb_array_elements(s -> 'items') i
-               WHERE l.club_id = m.club_id AND i ->> 'movement' = m.slug))
-  LIMIT 1`;
+  WITH used AS (
+    SELECT movement_slug AS slug FROM observation WHERE club_id = $1
+    UNION SELECT movement_slug FROM requirement WHERE club_id = $1
+    UNION SELECT movement_slug FROM item_time WHERE club_id = $1
+    UNION SELECT i ->> 'movement' FROM class_plan l, jsonb_array_elements(l.document -> 'sections') s, jsonb_array_elements(s -> 'items') i
+          WHERE l.club_id = $1
+    UNION SELECT f FROM class_plan l, jsonb_array_elements_text(l.document -> 'focus') f WHERE l.club_id = $1)
+  SELECT slug FROM used WHERE slug = ANY($2) LIMIT 1`;

@@ -45,9 +45,11 @@ export class LibraryController {
   async undo(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<void> {
     const undone = await this.imports.undo(asker.clubId, id);
     if (!undone.ok)
-      throw new ProblemException(409, `“${undone.error.slug}” is in use by now, so the import stays. Nothing was changed.`, {
-        movement: undone.error.slug,
-      });
+      throw new ProblemException(
+        409,
+        `“${undone.error.slug}” ${undone.error.kind === 'in-use' ? 'is in use by now' : 'was changed again since'}, so it stays. Nothing was changed.`,
+        { movement: undone.error.slug },
+      );
   }
 
   @Get(':slug')

@@ -1,15 +1,10 @@
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
 import type { AddChildRequest, AdultPlace, ChildResponse, GroupResponse } from '@leiter/contract';
 import { surfaces, type Surface } from '@leiter/core';
 import { useController, type Control } from 'react-hook-form';
+import { FormDialog } from '../../shared/form-dialog';
 import { FormField } from '../../shared/form-field';
 import { palette } from '../../shared/palette';
 import { useServerForm } from '../../shared/server-form';
@@ -105,73 +100,57 @@ export function ChildDialog({
   });
   const { control, formState } = form;
   return (
-    <Dialog open onClose={onClose} aria-labelledby="child-title" maxWidth="sm" fullWidth>
-      <Box component="form" onSubmit={submit} noValidate>
-        <DialogTitle id="child-title">{child ? `Change ${child.givenName} ${child.familyInitial}` : 'Add a child'}</DialogTitle>
-        <DialogContent sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.75, pt: '8px !important' }}>
-          {formState.errors.root?.message && (
-            <Alert severity="error" sx={{ gridColumn: '1 / -1' }}>
-              {formState.errors.root.message}
-            </Alert>
-          )}
-          <FormField control={control} name="givenName" label="Given name" autoFocus />
-          <FormField control={control} name="familyInitial" label="Family initial" />
-          <FormField
-            control={control}
-            name="birthDate"
-            label="Birth date"
-            placeholder="2019-04-30"
-            type="date"
-            slotProps={{ inputLabel: { shrink: true } }}
-          />
-          <FormField control={control} name="leadSide" label="Lead side" select>
-            <MenuItem value="right">right</MenuItem>
-            <MenuItem value="left">left</MenuItem>
-          </FormField>
-          <GroupChoice control={control} groups={groups} />
-          <Typography variant="h3" sx={{ gridColumn: '1 / -1', mt: 1 }}>
-            At home
-          </Typography>
-          <FormField control={control} name="household.surface" label="Floor" select>
-            {surfaces.map((surface) => (
-              <MenuItem key={surface} value={surface}>
-                {surfaceWords[surface]}
-              </MenuItem>
-            ))}
-          </FormField>
-          <FormField control={control} name="household.adult" label="Adult" select>
-            {Object.entries(adultWords).map(([value, words]) => (
-              <MenuItem key={value} value={value}>
-                {words}
-              </MenuItem>
-            ))}
-          </FormField>
-          <FormField control={control} name="household.clearLengthM" kind="number" label="Clear length, metres" />
-          <FormField control={control} name="household.clearWidthM" kind="number" label="Clear width, metres" />
-          <FormField control={control} name="household.things" label="Things at hand" helperText="with commas: chair, cushion, mat" />
-          <FormField control={control} name="household.partner" label="Partner at home" select>
-            <MenuItem value="yes">yes</MenuItem>
-            <MenuItem value="no">no</MenuItem>
-          </FormField>
-          <FormField
-            control={control}
-            name="household.quietHours.from"
-            label="Quiet from"
-            placeholder="19:00"
-            helperText="empty: any time"
-          />
-          <FormField control={control} name="household.quietHours.to" label="Quiet until" placeholder="07:00" />
-        </DialogContent>
-        <DialogActions sx={{ p: 2 }}>
-          <Button variant="outlined" onClick={onClose}>
-            Leave it
-          </Button>
-          <Button type="submit" variant="contained" disabled={formState.isSubmitting}>
-            {child ? 'Save the changes' : 'Add the child'}
-          </Button>
-        </DialogActions>
-      </Box>
-    </Dialog>
+    <FormDialog
+      title={child ? `Change ${child.givenName} ${child.familyInitial}` : 'Add a child'}
+      action={child ? 'Save the changes' : 'Add the child'}
+      width="sm"
+      columns={2}
+      state={formState}
+      onSubmit={submit}
+      onClose={onClose}
+    >
+      <FormField control={control} name="givenName" label="Given name" autoFocus />
+      <FormField control={control} name="familyInitial" label="Family initial" />
+      <FormField
+        control={control}
+        name="birthDate"
+        label="Birth date"
+        placeholder="2019-04-30"
+        type="date"
+        slotProps={{ inputLabel: { shrink: true } }}
+      />
+      <FormField control={control} name="leadSide" label="Lead side" select>
+        <MenuItem value="right">right</MenuItem>
+        <MenuItem value="left">left</MenuItem>
+      </FormField>
+      <GroupChoice control={control} groups={groups} />
+      <Typography variant="h3" sx={{ gridColumn: '1 / -1', mt: 1 }}>
+        At home
+      </Typography>
+      <FormField control={control} name="household.surface" label="Floor" select>
+        {surfaces.map((surface) => (
+          <MenuItem key={surface} value={surface}>
+            {surfaceWords[surface]}
+          </MenuItem>
+        ))}
+      </FormField>
+      <FormField control={control} name="household.adult" label="Adult" select>
+        {Object.entries(adultWords).map(([value, words]) => (
+          <MenuItem key={value} value={value}>
+            {words}
+          </MenuItem>
+        ))}
+      </FormField>
+      <FormField control={control} name="household.clearLengthM" kind="number" label="Clear length, metres" />
+      <FormField control={control} name="household.clearWidthM" kind="number" label="Clear width, metres" />
+      <FormField control={control} name="household.things" label="Things at hand" helperText="with commas: chair, cushion, mat" />
+      <FormField control={control} name="household.partner" label="Partner at home" select>
+        <MenuItem value="yes">yes</MenuItem>
+        <MenuItem value="no">no</MenuItem>
+      </FormField>
+      <FormField control={control} name="household.quietHours.from" label="Quiet from" placeholder="19:00" helperText="empty: any time" />
+      <FormField control={control} name="household.quietHours.to" label="Quiet until" placeholder="07:00" />
+    </FormDialog>
   );
 }
 

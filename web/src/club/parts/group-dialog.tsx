@@ -1,12 +1,6 @@
-import Alert from '@mui/material/Alert';
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import type { GroupResponse, PersonResponse, SyllabusResponse } from '@leiter/contract';
+import { FormDialog } from '../../shared/form-dialog';
 import { FormField } from '../../shared/form-field';
 import { useServerForm } from '../../shared/server-form';
 import { weekdayWords } from '../../shared/words';
@@ -36,52 +30,45 @@ export function GroupDialog({ group, people, programmes, onClose }: Props) {
   });
   const { control, formState } = form;
   return (
-    <Dialog open onClose={onClose} aria-labelledby="group-title" maxWidth="xs" fullWidth>
-      <Box component="form" onSubmit={submit} noValidate>
-        <DialogTitle id="group-title">{group ? `Change ${group.name}` : 'Make a group'}</DialogTitle>
-        <DialogContent sx={{ display: 'grid', gap: 1.75, pt: '8px !important' }}>
-          {formState.errors.root?.message && <Alert severity="error">{formState.errors.root.message}</Alert>}
-          <FormField control={control} name="name" label="Name" autoFocus />
-          <FormField control={control} name="programme" label="Programme" select disabled={group !== null}>
-            {programmes.map(({ programme, programmeName }) => (
-              <MenuItem key={programme} value={programme}>
-                {programmeName}
-              </MenuItem>
-            ))}
-          </FormField>
-          <FormField control={control} name="weekday" label="Day" select>
-            {weekdayWords.map((word, index) => (
-              <MenuItem key={word} value={index + 1}>
-                {word}
-              </MenuItem>
-            ))}
-          </FormField>
-          <FormField control={control} name="startsAt" label="Starts at" placeholder="16:30" />
-          <FormField control={control} name="lengthMinutes" label="Length" select>
-            {[30, 45, 60].map((minutes) => (
-              <MenuItem key={minutes} value={minutes}>
-                {minutes} minutes
-              </MenuItem>
-            ))}
-          </FormField>
-          <FormField control={control} name="instructorId" label="Taught by" select>
-            <MenuItem value="">nobody yet</MenuItem>
-            {people.map(({ id, name }) => (
-              <MenuItem key={id} value={id}>
-                {name}
-              </MenuItem>
-            ))}
-          </FormField>
-        </DialogContent>
-        <DialogActions sx={{ p: 2 }}>
-          <Button variant="outlined" onClick={onClose}>
-            Leave it
-          </Button>
-          <Button type="submit" variant="contained" disabled={formState.isSubmitting}>
-            {group ? 'Save the changes' : 'Make the group'}
-          </Button>
-        </DialogActions>
-      </Box>
-    </Dialog>
+    <FormDialog
+      title={group ? `Change ${group.name}` : 'Make a group'}
+      action={group ? 'Save the changes' : 'Make the group'}
+      width="xs"
+      state={formState}
+      onSubmit={submit}
+      onClose={onClose}
+    >
+      <FormField control={control} name="name" label="Name" autoFocus />
+      <FormField control={control} name="programme" label="Programme" select disabled={group !== null}>
+        {programmes.map(({ programme, programmeName }) => (
+          <MenuItem key={programme} value={programme}>
+            {programmeName}
+          </MenuItem>
+        ))}
+      </FormField>
+      <FormField control={control} name="weekday" label="Day" select>
+        {weekdayWords.map((word, index) => (
+          <MenuItem key={word} value={index + 1}>
+            {word}
+          </MenuItem>
+        ))}
+      </FormField>
+      <FormField control={control} name="startsAt" label="Starts at" placeholder="16:30" />
+      <FormField control={control} name="lengthMinutes" label="Length" select>
+        {[30, 45, 60].map((minutes) => (
+          <MenuItem key={minutes} value={minutes}>
+            {minutes} minutes
+          </MenuItem>
+        ))}
+      </FormField>
+      <FormField control={control} name="instructorId" label="Taught by" select>
+        <MenuItem value="">nobody yet</MenuItem>
+        {people.map(({ id, name }) => (
+          <MenuItem key={id} value={id}>
+            {name}
+          </MenuItem>
+        ))}
+      </FormField>
+    </FormDialog>
   );
 }

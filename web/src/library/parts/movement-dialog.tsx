@@ -1,15 +1,10 @@
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import type { MovementResponse } from '@leiter/contract';
 import { ageBands, effortWord, tierNames, type Effort } from '@leiter/core';
 import type { Control, Path } from 'react-hook-form';
 import { ApiError } from '../../shared/api';
+import { FormDialog } from '../../shared/form-dialog';
 import { FormField } from '../../shared/form-field';
 import { useServerForm } from '../../shared/server-form';
 import { saveMovement } from '../library.queries';
@@ -46,60 +41,50 @@ export function MovementDialog({
   });
   const { control, formState } = form;
   return (
-    <Dialog open onClose={onClose} aria-labelledby="movement-title" maxWidth="md" fullWidth>
-      <Box component="form" onSubmit={submit} noValidate sx={{ display: 'flex', flexDirection: 'column', minHeight: 0 }}>
-        <DialogTitle id="movement-title">{isCopy ? `A new movement from ${movement.name}` : `Change ${movement.name}`}</DialogTitle>
-        <DialogContent sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.75, pt: '8px !important' }}>
-          {formState.errors.root?.message && (
-            <Alert severity="error" sx={{ gridColumn: '1 / -1' }}>
-              {formState.errors.root.message}
-            </Alert>
-          )}
-          <FormField control={control} name="name" label="Name" autoFocus />
-          <FormField control={control} name="picture" label="A picture in words" />
-          <Box sx={{ gridColumn: '1 / -1' }}>
-            <FormField control={control} name="plainMeaning" label="What it is, for a child" />
-          </Box>
-          <FormField control={control} name="effort" kind="number" label="Effort" select>
-            {efforts.map((effort) => (
-              <MenuItem key={effort} value={effort}>
-                {effortWord(effort)}
-              </MenuItem>
-            ))}
-          </FormField>
-          <FormField control={control} name="leastAge" kind="number" label="From how many years" />
-          <Box sx={{ gridColumn: '1 / -1', display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 1.75 }}>
-            {ageBands.map((band) => (
-              <FormField
-                key={band}
-                control={control}
-                name={`dose.${doseField(band)}` as Path<MovementForm>}
-                label={`Dose, ${band} years`}
-                helperText="3x8, 2x20s, 4 min, 8x8 @ 96"
-              />
-            ))}
-            {tierNames.map((name) => (
-              <FormField key={name} control={control} name={`tiers.${name}`} label={`Version: ${name}`} multiline minRows={2} />
-            ))}
-          </Box>
-          <Lines control={control} name="cues" label="Cues, one a line" />
-          <Lines control={control} name="cautions" label="Cautions, one a line" />
-          <Lines control={control} name="stages" label="Stages, easiest first" hint="name: what one must see" />
-          <Lines control={control} name="faults" label="Faults" hint="name > what mends it; ! before it: stop and mend" />
-          <Box sx={{ gridColumn: '1 / -1' }}>
-            <FormField control={control} name="support" label="How an adult helps" multiline minRows={2} />
-          </Box>
-        </DialogContent>
-        <DialogActions sx={{ p: 2 }}>
-          <Button variant="outlined" onClick={onClose}>
-            Leave it
-          </Button>
-          <Button type="submit" variant="contained" disabled={formState.isSubmitting}>
-            {isCopy ? 'Add the movement' : 'Save the changes'}
-          </Button>
-        </DialogActions>
+    <FormDialog
+      title={isCopy ? `A new movement from ${movement.name}` : `Change ${movement.name}`}
+      action={isCopy ? 'Add the movement' : 'Save the changes'}
+      width="md"
+      columns={2}
+      state={formState}
+      onSubmit={submit}
+      onClose={onClose}
+    >
+      <FormField control={control} name="name" label="Name" autoFocus />
+      <FormField control={control} name="picture" label="A picture in words" />
+      <Box sx={{ gridColumn: '1 / -1' }}>
+        <FormField control={control} name="plainMeaning" label="What it is, for a child" />
       </Box>
-    </Dialog>
+      <FormField control={control} name="effort" kind="number" label="Effort" select>
+        {efforts.map((effort) => (
+          <MenuItem key={effort} value={effort}>
+            {effortWord(effort)}
+          </MenuItem>
+        ))}
+      </FormField>
+      <FormField control={control} name="leastAge" kind="number" label="From how many years" />
+      <Box sx={{ gridColumn: '1 / -1', display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 1.75 }}>
+        {ageBands.map((band) => (
+          <FormField
+            key={band}
+            control={control}
+            name={`dose.${doseField(band)}` as Path<MovementForm>}
+            label={`Dose, ${band} years`}
+            helperText="3x8, 2x20s, 4 min, 8x8 @ 96"
+          />
+        ))}
+        {tierNames.map((name) => (
+          <FormField key={name} control={control} name={`tiers.${name}`} label={`Version: ${name}`} multiline minRows={2} />
+        ))}
+      </Box>
+      <Lines control={control} name="cues" label="Cues, one a line" />
+      <Lines control={control} name="cautions" label="Cautions, one a line" />
+      <Lines control={control} name="stages" label="Stages, easiest first" hint="name: what one must see" />
+      <Lines control={control} name="faults" label="Faults" hint="name > what mends it; ! before it: stop and mend" />
+      <Box sx={{ gridColumn: '1 / -1' }}>
+        <FormField control={control} name="support" label="How an adult helps" multiline minRows={2} />
+      </Box>
+    </FormDialog>
   );
 }
 
