@@ -1,9 +1,11 @@
 import type { Pose, Prop, WrittenPose } from './pose.js';
-import { floorPoses } from './poses/floor.js';
+import { allFoursPoses } from './poses/all-fours.js';
 import { invertedPoses } from './poses/inverted.js';
 import { jumpingPoses } from './poses/jumping.js';
+import { lyingPoses } from './poses/lying.js';
 import { oneLegPoses } from './poses/one-leg.js';
 import { propPoses } from './poses/props.js';
+import { sittingPoses } from './poses/sitting.js';
 import { standingPoses } from './poses/standing.js';
 import { settled } from './settle.js';
 
@@ -11,7 +13,9 @@ const written: Readonly<Record<string, WrittenPose>> = {
   ...standingPoses,
   ...oneLegPoses,
   ...jumpingPoses,
-  ...floorPoses,
+  ...sittingPoses,
+  ...allFoursPoses,
+  ...lyingPoses,
   ...invertedPoses,
   ...propPoses,
 };

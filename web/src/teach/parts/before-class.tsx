@@ -1,0 +1,113 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import type { ClassPageResponse } from '@leiter/contract';
+import { clockText, wordsOf, type Evaluation, type Library } from '@leiter/core';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { palette } from '../../shared/palette';
+import { plural } from '../../shared/words';
+import { Dark } from './dark';
+
+/** Before the clock runs: what is still to be looked at. Stops have to be dealt with on purpose. */
+export function BeforeClass({
+  page,
+  evaluation,
+  library,
+  onStart,
+}: {
+  readonly page: ClassPageResponse;
+  readonly evaluation: Evaluation;
+  readonly library: Library;
+  readonly onStart: (stopsNote: string) => void;
+}) {
+  const stops = evaluation.findings.filter(({ severity }) => severity === 'stop');
+  const [note, setNote] = useState('');
+  const coming = page.children.filter(({ attendance }) => attendance !== 'absent');
+  return (
+    <Dark>
+      <Box sx={{ maxWidth: 900, height: '100%', overflowY: 'auto', mx: 'auto', pt: 7, px: 4 }}>
+        <Typography component="h1" sx={{ fontSize: 54, fontWeight: 700, lineHeight: 1.1 }}>
+          {page.class.groupName}
+        </Typography>
+        <Typography sx={{ fontSize: 24, mb: 3, color: palette.nightSoft }}>
+          {evaluation.timeline.items.length} items, {clockText(evaluation.timeline.totalSeconds)} of {page.class.lengthMinutes}:00. Step
+          back until you see yourself whole; the clock goes on by itself.
+        </Typography>
+        {stops.length > 0 && (
+          <Box component="ul" sx={{ pl: 3, fontSize: 20, mb: 3 }} aria-label="Stops">
+            {stops.map((finding, index) => {
+              const words = wordsOf(finding, evaluation.timeline, library);
+              return (
+                <li key={`${finding.check} ${String(index)}`}>
+                  <strong>{words.title}.</strong> {words.sentence}
+                </li>
+              );
+            })}
+          </Box>
+        )}
+        {stops.length > 0 && (
+          <TextField
+            label="How have you dealt with this?"
+            value={note}
+            multiline
+            autoFocus
+            fullWidth
+            onChange={(event) => {
+              setNote(event.target.value);
+            }}
+            slotProps={{ htmlInput: { maxLength: 500 } }}
+            sx={{ mb: 3, backgroundColor: palette.cream, borderRadius: '6px' }}
+          />
+        )}
+        <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
+          <Button
+            variant="contained"
+            size="large"
+            autoFocus={stops.length === 0}
+            disabled={stops.length > 0 && note.trim() === ''}
+            onClick={() => {
+              onStart(note.trim());
+            }}
+            sx={{
+              fontSize: 22,
+              px: 4,
+              py: 1.5,
+              backgroundColor: palette.cream,
+              color: palette.night,
+              '&:hover': { backgroundColor: '#FFFFFF' },
+            }}
+          >
+            {stops.length > 0 ? 'I have dealt with this: start' : 'Start the class'}
+          </Button>
+          <Button
+            component={Link}
+            to={`/classes/${page.class.id}/plan`}
+            variant="outlined"
+            size="large"
+            sx={{ color: palette.cream, borderColor: palette.nightSoft, fontSize: 18 }}
+          >
+            Back to the plan
+          </Button>
+        </Box>
+        <Typography sx={{ mt: 4, color: palette.nightSoft }}>
+          Space pauses. Arrows and page keys go on and back, so a clicker works as well. ? shows the keys.
+        </Typography>
+        <Typography component="h2" sx={{ mt: 5, mb: 1, fontSize: 24, fontWeight: 700 }}>
+          {plural(coming.length, 'child', 'children')} coming
+        </Typography>
+        <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, columnCount: 3, fontSize: 20, lineHeight: 1.7 }}>
+          {coming.map(({ id, name, ageYears, gradeName }) => (
+            <li key={id}>
+              {name}{' '}
+              <Box component="span" sx={{ color: palette.nightSoft, fontSize: 16 }}>
+                {ageYears}, {gradeName ?? 'no grade yet'}
+              </Box>
+            </li>
+          ))}
+        </Box>
+      </Box>
+    </Dark>
+  );
+}
