@@ -34,6 +34,10 @@ export class LibraryImportService {
     entries: readonly object[],
     { isDryRun }: { readonly isDryRun: boolean },
   ): Promise<Result<LibraryImportResponse, readonly LibraryFault[]>> {
+    // what is wrong in the file itself is told before the library is read; what it names may be in the library
+    const alone = readLibrary(entries);
+    const own = alone.ok ? [] : alone.error.filter(({ kind }) => kind !== 'dangling');
+    if (own.length > 0) return refused(own);
     const current = await this.library.library(asker.clubId);
     const named = new Set(entries.map((entry) => ('slug' in entry ? entry.slug : undefined)));
     const others = [...current.values()].filter(({ slug }) => !named.has(slug));
