@@ -1,5 +1,5 @@
 import type { Attendance } from './class.js';
-import type { GradeResponse } from './syllabus.js';
+import type { SyllabusResponse } from './syllabus.js';
 import type { ObservationResponse } from './observation.js';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsObject, IsUUID, ValidateNested } from 'class-validator';
@@ -67,6 +67,12 @@ export class ChangeChildRequest {
   archived?: boolean;
 }
 
+/** Moves a child that finishes a grade on an earlier version over to the newest. */
+export class MoveOverRequest {
+  @Line({ most: 60 })
+  programme!: string;
+}
+
 export class AwardGradeRequest {
   @IsUUID('all', { message: 'Choose a grade.' })
   gradeId!: string;
@@ -88,7 +94,15 @@ export interface ChildResponse {
 /** One programme of a child: what it earned and what it is reckoned with. */
 export interface ChildLadder {
   readonly programme: string;
-  readonly earned: readonly { readonly grade: GradeResponse; readonly awardedOn: string }[];
+  /** The version of the ladder that the child climbs. */
+  readonly syllabus: SyllabusResponse;
+  /** The version that is the newest; another one than it climbs while it finishes a grade that was changed since it began. */
+  readonly newestVersion: number;
+  /** In the order in which they were given. */
+  readonly earned: readonly {
+    readonly grade: { readonly id: string; readonly slug: string; readonly name: string };
+    readonly awardedOn: string;
+  }[];
   readonly inGradeSince: string;
   readonly classesSince: number;
 }

@@ -5,6 +5,7 @@ export {
   AddChildRequest,
   AwardGradeRequest,
   ChangeChildRequest,
+  MoveOverRequest,
   type ChildLadder,
   type ChildPageResponse,
   type ChildResponse,
@@ -17,8 +18,17 @@ export {
   type GroupBoardResponse,
   type GroupResponse,
 } from './group.js';
-export { type GradeResponse, type RequirementResponse, type SyllabusResponse } from './syllabus.js';
-export { LibraryFile, PutAwayRequest, SaveMovementRequest, type LibraryImportResponse, type MovementResponse } from './library.js';
+export {
+  SaveSyllabusRequest,
+  SyllabusFile,
+  type GradeResponse,
+  type RequirementResponse,
+  type SavedSyllabusResponse,
+  type SyllabusImportResponse,
+  type SyllabusResponse,
+} from './syllabus.js';
+export { SpreadsheetRequest, type ChildrenImportResponse } from './spreadsheet.js';
+export { LibraryFile, ChangeMovementRequest, SaveMovementRequest, type LibraryImportResponse, type MovementResponse } from './library.js';
 export { PlanDocument, SavePlanRequest } from './class-plan.js';
 export {
   AddClassRequest,

@@ -1,5 +1,7 @@
 import type { LibraryChanges, Movement } from '@leiter/core';
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsObject } from 'class-validator';
+import { MayBeLeftOut } from './optional.js';
+import { Line } from './text.js';
 
 /** A `leiter-library/1` file: what is in its entries is checked one by one, with the library of the club around them. */
 export class LibraryFile {
@@ -24,9 +26,16 @@ export class SaveMovementRequest {
   movement!: object;
 }
 
-export class PutAwayRequest {
+/** What a club does with an entry without writing it anew; only what is to be changed. */
+export class ChangeMovementRequest {
+  @MayBeLeftOut()
   @IsBoolean({ message: 'Say yes or no.' })
-  isPutAway!: boolean;
+  isPutAway?: boolean;
+
+  /** What this club says to the children; empty to say what the entry says. */
+  @MayBeLeftOut()
+  @Line({ least: 0, most: 60 })
+  ownCue?: string;
 }
 
 export interface MovementResponse extends Movement {
@@ -34,4 +43,6 @@ export interface MovementResponse extends Movement {
   readonly isOwn: boolean;
   /** Not offered any more; plans and marks that speak of it still do. */
   readonly isPutAway: boolean;
+  /** What this club says to the children, before the cues of the entry; null where it says nothing of its own. */
+  readonly ownCue: string | null;
 }

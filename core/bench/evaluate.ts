@@ -65,6 +65,7 @@ const grade: Grade = {
   leastWeeksInGrade: 6,
   leastClasses: 5,
   leastAgeYears: 5,
+  isPutAway: false,
   requirements: movements.map((movement, index) => ({
     id: movement,
     movement,

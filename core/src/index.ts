@@ -14,6 +14,9 @@ export type {
   Seconds,
   SectionId,
 } from './unit.js';
+export { differingFields } from './differing-fields.js';
+export { groupBy } from './group-by.js';
+export { slugOf } from './slug-of.js';
 export { addDays, ageOn, daysBetween, isDay, weekdayOf } from './day.js';
 export { clockText, timeOfDay } from './clock-text.js';
 export { regions, type Load, type Region } from './movement/region.js';
@@ -39,6 +42,7 @@ export {
 } from './movement/movement.js';
 export { libraryOf, type Library } from './movement/library.js';
 export { libraryFaultWords, libraryFormat, readLibrary, type LibraryFault } from './movement/library-file.js';
+export { doseDefinition, librarySchema, movementSchema } from './movement/library-schema.js';
 export { libraryChanges, type LibraryChanges } from './movement/library-changes.js';
 export {
   familiarities,
@@ -66,8 +70,34 @@ export { type Step, type StepSide } from './timing/step.js';
 export { type EffortCurve } from './preparation/effort-curve.js';
 export { checkIds, severities, type CheckId, type Finding, type Severity } from './checks/finding.js';
 export { regionWord, wordsOf, type FindingWords } from './checks/finding-words.js';
-export { syllabusFaults, syllabusFormat, syllabusHints, type SyllabusFault, type WrittenSyllabus } from './syllabus/syllabus-file.js';
-export { criterionDefaults, gradeAbove, type Criterion, type Grade, type Requirement, type Syllabus } from './syllabus/syllabus.js';
+export {
+  syllabusFaults,
+  syllabusFaultWords,
+  syllabusFormat,
+  syllabusHints,
+  type SyllabusFault,
+  type WrittenGrade,
+  type WrittenSyllabus,
+} from './syllabus/syllabus-file.js';
+export {
+  isChange,
+  ladderLines,
+  nextLadder,
+  type LadderGrade,
+  type LadderLine,
+  type LadderRequirement,
+  type LadderVersion,
+} from './syllabus/ladder-change.js';
+export {
+  criterionDefaults,
+  gradeAbove,
+  gradesInUse,
+  wholeCriterion,
+  type Criterion,
+  type Grade,
+  type Requirement,
+  type Syllabus,
+} from './syllabus/syllabus.js';
 export {
   currentObservations,
   helps,
@@ -87,3 +117,12 @@ export { poseNamed, poseNames } from './figure/pose-book.js';
 export { motionOf, poseAt, type Motion } from './figure/motion.js';
 export { solve, type SolvedFigure } from './figure/solve.js';
 export { extentOf, propShapes, shapesOf, type Extent, type Facing, type Flat, type Shape } from './figure/draw.js';
+export { cellFaultWords, type CellFault, type Table } from './formats/table.js';
+export { readSyllabusTable, syllabusTable } from './formats/syllabus-table.js';
+export {
+  childrenTable,
+  readChildrenTable,
+  type ChildIntake,
+  type ChildrenTableContext,
+  type KnownChild,
+} from './formats/children-table.js';

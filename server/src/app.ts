@@ -48,6 +48,7 @@ export async function makeApp(settings: AppSettings): Promise<NestExpressApplica
   );
   // a whole library is larger than anything else that is sent
   app.use('/api/library/import', refuseOtherTypes, express.json({ limit: '24mb' }));
+  app.use('/api/syllabuses/import', refuseOtherTypes, express.json({ limit: '4mb' }));
   app.use('/api', refuseOtherTypes, express.json({ limit: '512kb' }), refuseNul, sessions.handler, noStore);
   app.useGlobalPipes(contractPipe());
   app.useGlobalFilters(new ProblemFilter());

@@ -63,6 +63,30 @@ const ownMovement = {
   figure: ['hop'],
 };
 
+const ownGrade = {
+  slug: 'first',
+  name: 'First',
+  leastWeeksInGrade: 8,
+  leastClasses: 6,
+  leastAgeYears: 5,
+  requirements: [
+    {
+      movement: 'cartwheel',
+      stage: 1,
+      criterion: {
+        leastMark: 'clean',
+        sides: 'both',
+        leastSeconds: 2,
+        leastCorrect: { correct: 1, of: 2 },
+        faults: [],
+        times: 2,
+        days: 2,
+        withinWeeks: 20,
+      },
+    },
+  ],
+};
+
 const writes: Readonly<Record<string, Write>> = {
   'sign in': { method: 'post', path: () => '/api/session', body: () => ({ email: 'a@b.example', password: 'wrong password' }) },
   'make a club': {
@@ -123,7 +147,28 @@ const writes: Readonly<Record<string, Write>> = {
     body: () => ({ version: 0, plan: { sections: [{ id: 's', kind: 'drills', items: [item] }], focus: ['drink-break'] } }),
   },
   'save a movement': { method: 'put', path: () => '/api/library/harbour-hop', body: () => ({ movement: { ...ownMovement } }) },
-  'put a movement away': { method: 'patch', path: () => '/api/library/harbour-hop', body: () => ({ isPutAway: false }) },
+  'put a movement away': { method: 'patch', path: () => '/api/library/harbour-hop', body: () => ({ isPutAway: false, ownCue: 'Quiet' }) },
+  'change a ladder': { method: 'put', path: () => '/api/syllabuses/dance', body: () => ({ version: 1, grades: [ownGrade] }) },
+  'take in a ladder': {
+    method: 'post',
+    path: () => '/api/syllabuses/import?dryRun=true',
+    body: () => ({
+      format: 'leiter-syllabus/1',
+      syllabuses: [{ programme: 'dance', name: 'Dance', stretchingSchool: 'dynamic-first', startsAs: 'New', grades: [ownGrade] }],
+    }),
+    most: 5_000_000,
+  },
+  'take in a ladder as a table': {
+    method: 'post',
+    path: () => '/api/syllabuses/dance/table?dryRun=true',
+    body: () => ({ text: 'grade,movement\nA,cartwheel' }),
+  },
+  'take in a list of children': {
+    method: 'post',
+    path: () => '/api/children/table?dryRun=true',
+    body: () => ({ text: 'name,birth date\nA B,2018-01-01' }),
+  },
+  'move a child over': { method: 'post', path: () => `/api/children/${own.child}/newest-ladder`, body: () => ({ programme: 'dance' }) },
   'take in a library': {
     method: 'post',
     path: () => '/api/library/import',

@@ -132,7 +132,7 @@ describe('an entry of the club', () => {
   it('is written anew in one call, and is the club’s own from then on', async () => {
     const before = (await owner.get('/api/library/bridge').expect(200)).body;
     expect(before).toMatchObject({ isOwn: false, isPutAway: false });
-    const { isOwn: _own, isPutAway: _away, ...movement } = before;
+    const { isOwn: _own, isPutAway: _away, ownCue: _said, ...movement } = before;
     const after = await owner
       .put('/api/library/bridge')
       .send({ movement: { ...movement, cues: ['Our own cue'] } })
@@ -141,7 +141,7 @@ describe('an entry of the club', () => {
   });
 
   it('may be a copy under another name, but not under a name that is there', async () => {
-    const { isOwn: _own, isPutAway: _away, ...movement } = (await owner.get('/api/library/lever').expect(200)).body;
+    const { isOwn: _own, isPutAway: _away, ownCue: _said, ...movement } = (await owner.get('/api/library/lever').expect(200)).body;
     await owner
       .put('/api/library/lever-on-a-line')
       .send({ movement: { ...movement, name: 'Lever on a line' } })
@@ -149,6 +149,18 @@ describe('an entry of the club', () => {
     const answer = await owner.put('/api/library/lever-again').send({ movement }).expect(422);
     expect(answer.body.errors[0].message).toMatch(/is there twice/);
     await owner.get('/api/library/lever-again').expect(404);
+  });
+
+  it('is told with the cue of the club, which is no change of the entry, and goes again when emptied', async () => {
+    const before = (await owner.get('/api/library/export').expect(200)).body;
+    const said = await owner.patch('/api/library/candle').send({ ownCue: '  Toes to the lamp ' }).expect(200);
+    expect(said.body).toMatchObject({ ownCue: 'Toes to the lamp', isOwn: false, isPutAway: false });
+    expect((await owner.get('/api/library/export').expect(200)).body).toEqual(before);
+    expect((await owner.patch('/api/library/candle').send({ ownCue: '' }).expect(200)).body.ownCue).toBeNull();
+    await owner
+      .patch('/api/library/candle')
+      .send({ ownCue: 'x'.repeat(61) })
+      .expect(400);
   });
 
   it('put away is still there for plans and marks, and comes back', async () => {

@@ -84,7 +84,14 @@ export async function testApp({ filled }: { readonly filled: 'demo' | 'empty' })
 /** A second club in the same database, with a person, a group, a child, a class and a mark of its own; given back are their ids. */
 export async function otherClub(
   source: DataSource,
-): Promise<Readonly<Record<'club' | 'person' | 'group' | 'child' | 'class' | 'observation' | 'grade' | 'import', string>>> {
+): Promise<
+  Readonly<
+    Record<
+      'club' | 'person' | 'group' | 'child' | 'class' | 'observation' | 'grade' | 'import' | 'syllabusImport' | 'childrenImport',
+      string
+    >
+  >
+> {
   const one = async (sql: string, parameters: readonly unknown[]): Promise<string> => {
     const [row] = await source.query<readonly { id: string }[]>(sql, [...parameters]);
     return row?.id ?? '';
@@ -129,5 +136,13 @@ export async function otherClub(
     [club, child],
   );
   const imported = await one(`INSERT INTO library_import (club_id, before) VALUES ($1, '[]') RETURNING id`, [club]);
-  return { club, person, group, child, class: session, observation, grade, import: imported };
+  await source.query(`INSERT INTO ladder_pin (club_id, child_id, programme_id, syllabus_id) VALUES ($1, $2, $3, $4)`, [
+    club,
+    child,
+    programme,
+    syllabus,
+  ]);
+  const syllabusImport = await one(`INSERT INTO syllabus_import (club_id, before) VALUES ($1, '[]') RETURNING id`, [club]);
+  const childrenImport = await one(`INSERT INTO children_import (club_id, before) VALUES ($1, '[]') RETURNING id`, [club]);
+  return { club, person, group, child, class: session, observation, grade, import: imported, syllabusImport, childrenImport };
 }

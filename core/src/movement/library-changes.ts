@@ -1,3 +1,4 @@
+import { differingFields } from '../differing-fields.js';
 import type { Library } from './library.js';
 import type { Movement } from './movement.js';
 import type { MovementSlug } from '../unit.js';
@@ -22,27 +23,9 @@ export function libraryChanges(current: Library, incoming: Iterable<Movement>): 
       added.push(movement.slug);
       continue;
     }
-    const fields = [...new Set([...Object.keys(before), ...Object.keys(movement)])].filter(
-      (field) => canonical(valueOf(before, field)) !== canonical(valueOf(movement, field)),
-    );
+    const fields = differingFields(before, movement);
     if (fields.length > 0) changed.push({ slug: movement.slug, fields });
     else same.push(movement.slug);
   }
   return { added, changed, same };
-}
-
-function valueOf(movement: Movement, field: string): unknown {
-  return Object.entries(movement).find(([name]) => name === field)?.[1];
-}
-
-/** A value as text that is the same for equal values: the fields of objects in the order of their names. */
-function canonical(value: unknown): string {
-  if (Array.isArray(value)) return `[${value.map(canonical).join()}]`;
-  if (value === undefined) return 'nothing';
-  if (typeof value !== 'object' || value === null) return JSON.stringify(value);
-  return `{${Object.entries(value)
-    .filter(([, inner]) => inner !== undefined)
-    .sort(([a], [b]) => (a < b ? -1 : 1))
-    .map(([key, inner]) => `${JSON.stringify(key)}:${canonical(inner)}`)
-    .join()}}`;
 }

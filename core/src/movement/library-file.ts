@@ -60,7 +60,13 @@ const needsDefaults = {
   quiet: 'quiet',
 } as const;
 
-const mustBeWritten = ['slug', 'name', 'kind', 'sections', 'plainMeaning', 'posture', 'level', 'effort', 'dose'] as const;
+export const mustBeWritten = ['slug', 'name', 'kind', 'sections', 'plainMeaning', 'posture', 'level', 'effort', 'dose'] as const;
+/** Fields that hold one of a few values. */
+export const entryChoices = {
+  effort: [0, 1, 2, 3, 4],
+  sides: ['none', 'each', 'alternating', 'lead'],
+  homeTask: ['yes', 'with-adult', 'no'],
+} as const;
 const knownFields: ReadonlySet<string> = new Set([...mustBeWritten, 'needs', ...Object.keys(fieldDefaults)]);
 
 /**
@@ -125,9 +131,9 @@ function faultsOfEntry(entry: Fields, index: number): readonly LibraryFault[] {
   if (typeof entry['slug'] !== 'string' || !/^[a-z0-9]+(-[a-z0-9]+)*$/.test(entry['slug'])) say('slug', 'not-allowed', entry['slug']);
   oneOf('kind', entry['kind'], movementKinds);
   oneOf('level', entry['level'], levels);
-  oneOf('effort', entry['effort'], [0, 1, 2, 3, 4]);
-  oneOf('sides', entry['sides'] ?? 'none', ['none', 'each', 'alternating', 'lead']);
-  oneOf('homeTask', entry['homeTask'] ?? 'yes', ['yes', 'with-adult', 'no']);
+  oneOf('effort', entry['effort'], entryChoices.effort);
+  oneOf('sides', entry['sides'] ?? 'none', entryChoices.sides);
+  oneOf('homeTask', entry['homeTask'] ?? 'yes', entryChoices.homeTask);
   eachOf('sections', sectionKinds);
   eachOf('prepares', regions);
   eachOf('lengthens', regions);
@@ -233,7 +239,7 @@ function contradictions(movements: readonly Movement[]): readonly LibraryFault[]
 }
 
 function shapeFaults(name: string, entry: Fields): readonly LibraryFault[] {
-  return Object.entries(fieldShapes).flatMap(([field, fits]) =>
+  return Object.entries(fieldShapes).flatMap(([field, { fits }]) =>
     entry[field] === undefined || fits(entry[field]) ? [] : [fault(name, field, 'not-allowed', entry[field])],
   );
 }

@@ -1,81 +1,131 @@
+import { framings, marks, surfaces, tierNames } from './movement.js';
+import { hazards } from './hazard.js';
+import { postures } from './posture.js';
+import { regions } from './region.js';
+import { sectionKinds } from './section-kind.js';
+
 export type Fields = Readonly<Record<string, unknown>>;
 
-/** True for a value of the right shape; what it names is checked elsewhere. */
-type Shape = (value: unknown) => boolean;
+/** What a value looks like: asked of a value, and said as JSON Schema. What it names is checked elsewhere, by name. */
+export interface Shape {
+  readonly fits: (value: unknown) => boolean;
+  readonly schema: object;
+}
 
 export const isFields = (value: unknown): value is Fields => typeof value === 'object' && value !== null && !Array.isArray(value);
 
 const longestText = 600;
-const isText: Shape = (value) => typeof value === 'string' && value.length > 0 && value.length <= longestText && !value.includes('\u0000');
-const isNumber =
-  (least: number, most: number): Shape =>
-  (value) =>
-    typeof value === 'number' && value >= least && value <= most;
-const isFlag: Shape = (value) => typeof value === 'boolean';
-const orNull =
-  (shape: Shape): Shape =>
-  (value) =>
-    value === null || shape(value);
-const listOf =
-  (shape: Shape, most = 60): Shape =>
-  (value) =>
-    Array.isArray(value) && value.length <= most && value.every(shape);
+const text: Shape = {
+  fits: (value) => typeof value === 'string' && value.length > 0 && value.length <= longestText && !value.includes('\u0000'),
+  schema: { type: 'string', minLength: 1, maxLength: longestText },
+};
+/** A word of a list; another word is told by name, where the list is known. */
+const wordOf = (words: readonly string[]): Shape => ({ ...text, schema: { enum: words } });
+/** A word of a list, and nothing else. */
+const oneOf = (words: readonly (string | number)[]): Shape => ({
+  fits: (value) => words.some((word) => word === value),
+  schema: { enum: words },
+});
+const number = (minimum: number, maximum: number): Shape => ({
+  fits: (value) => typeof value === 'number' && value >= minimum && value <= maximum,
+  schema: { type: 'number', minimum, maximum },
+});
+const flag: Shape = { fits: (value) => typeof value === 'boolean', schema: { type: 'boolean' } };
+const orNull = ({ fits, schema }: Shape): Shape => ({
+  fits: (value) => value === null || fits(value),
+  schema: { anyOf: [schema, { type: 'null' }] },
+});
+const listOf = ({ fits, schema }: Shape, maxItems = 60): Shape => ({
+  fits: (value) => Array.isArray(value) && value.length <= maxItems && value.every(fits),
+  schema: { type: 'array', maxItems, items: schema },
+});
+const mapOf = ({ fits, schema }: Shape): Shape => ({
+  fits: (value) => isFields(value) && Object.values(value).every(fits),
+  schema: { type: 'object', additionalProperties: schema },
+});
 /** An object with these fields and no others; a field marked optional may be left out. */
-const fieldsOf =
-  (shapes: Readonly<Record<string, Shape>>, optional: readonly string[] = []): Shape =>
-  (value) =>
+const fieldsOf = (shapes: Readonly<Record<string, Shape>>, optional: readonly string[] = []): Shape => ({
+  fits: (value) =>
     isFields(value) &&
     Object.keys(value).every((key) => key in shapes) &&
-    Object.entries(shapes).every(([key, shape]) => (value[key] === undefined ? optional.includes(key) : shape(value[key])));
+    Object.entries(shapes).every(([key, shape]) => (value[key] === undefined ? optional.includes(key) : shape.fits(value[key]))),
+  schema: {
+    type: 'object',
+    additionalProperties: false,
+    required: Object.keys(shapes).filter((key) => !optional.includes(key)),
+    properties: Object.fromEntries(Object.entries(shapes).map(([key, { schema }]) => [key, schema])),
+  },
+});
 
-const isPrerequisite = fieldsOf({ movement: isText, mark: isText, stage: isNumber(1, 20) }, ['stage']);
+const slug: Shape = { ...text, schema: { type: 'string', pattern: '^[a-z0-9]+(-[a-z0-9]+)*$' } };
+const prerequisite = fieldsOf({ movement: slug, mark: wordOf(marks), stage: number(1, 20) }, ['stage']);
+const anyText: Shape = { fits: (value) => typeof value === 'string', schema: text.schema };
+
+/** What a version of a movement may say beside what changes, which is asked by name. */
+const tier: Shape = {
+  fits: (value) =>
+    isFields(value) &&
+    (value['fromGrade'] === undefined || orNull(text).fits(value['fromGrade'])) &&
+    (value['equipment'] === undefined || listOf(text).fits(value['equipment'])) &&
+    (value['prerequisites'] === undefined || listOf(prerequisite).fits(value['prerequisites'])),
+  schema: {
+    type: 'object',
+    additionalProperties: false,
+    required: ['what'],
+    properties: {
+      what: text.schema,
+      fromGrade: orNull(text).schema,
+      equipment: listOf(text).schema,
+      prerequisites: listOf(prerequisite).schema,
+      dose: { $ref: '#/$defs/dose' },
+    },
+  },
+};
 
 /** What each field looks like; what it may hold beyond that is checked by name elsewhere. */
 export const fieldShapes: Readonly<Record<string, Shape>> = {
-  name: isText,
-  plainMeaning: isText,
-  programmes: listOf(isText),
-  sections: listOf(isText),
-  prepares: listOf(isText),
-  lengthens: listOf(isText),
-  hazards: listOf(isText),
-  undoneBy: listOf(isText),
-  leadsTo: listOf(isText),
-  cues: listOf(isText),
-  cautions: listOf(isText),
-  figure: listOf(isText),
-  loads: listOf(fieldsOf({ region: isText, amount: isNumber(1, 3) })),
-  term: orNull(fieldsOf({ text: isText, language: isText, sayIt: isText, meaning: (value) => typeof value === 'string' })),
-  posture: fieldsOf({ from: isText, through: listOf(isText), to: isText }, ['through']),
-  picture: orNull(isText),
-  support: orNull(isText),
-  instead: orNull(isText),
-  leastAge: isNumber(2, 18),
-  stages: listOf(fieldsOf({ name: isText, see: isText }), 20),
-  prerequisites: listOf(isPrerequisite),
-  faults: listOf(fieldsOf({ slug: isText, name: isText, fix: isText, stops: isFlag })),
-  view: orNull(fieldsOf({ facing: (value) => value === 'front' || value === 'side' || value === 'back', framing: isText })),
-  equipmentStandIns: (value) => isFields(value) && Object.values(value).every(listOf(isText)),
+  name: text,
+  plainMeaning: text,
+  programmes: listOf(slug),
+  sections: listOf(wordOf(sectionKinds)),
+  prepares: listOf(wordOf(regions)),
+  lengthens: listOf(wordOf(regions)),
+  hazards: listOf(wordOf(hazards)),
+  undoneBy: listOf(slug),
+  leadsTo: listOf(slug),
+  cues: listOf(text),
+  cautions: listOf(text),
+  figure: listOf(text),
+  loads: listOf(fieldsOf({ region: wordOf(regions), amount: number(1, 3) })),
+  term: orNull(fieldsOf({ text, language: text, sayIt: text, meaning: anyText })),
+  posture: fieldsOf({ from: wordOf(postures), through: listOf(wordOf(postures)), to: wordOf(postures) }, ['through']),
+  picture: orNull(text),
+  support: orNull(text),
+  instead: orNull(slug),
+  leastAge: number(2, 18),
+  stages: listOf(fieldsOf({ name: text, see: text }), 20),
+  prerequisites: listOf(prerequisite),
+  faults: listOf(fieldsOf({ slug, name: text, fix: text, stops: flag })),
+  view: orNull(fieldsOf({ facing: oneOf(['front', 'side', 'back']), framing: wordOf(framings) })),
+  equipmentStandIns: mapOf(listOf(text)),
   needs: fieldsOf(
     {
-      surface: (value) => value === 'any-dry' || listOf(isText)(value),
-      footprint: fieldsOf({ lengthM: isNumber(0, 50), widthM: isNumber(0, 50) }),
-      headroomM: isNumber(0, 20),
-      equipment: listOf(isText),
-      wall: isFlag,
-      partner: isFlag,
-      adult: (value) => value === 'none' || value === 'at-hand' || value === 'hands-on',
-      quiet: (value) => value === 'quiet' || value === 'some-noise' || value === 'loud',
+      surface: {
+        fits: (value) => value === 'any-dry' || listOf(text).fits(value),
+        schema: { anyOf: [{ const: 'any-dry' }, listOf(wordOf(surfaces)).schema] },
+      },
+      footprint: fieldsOf({ lengthM: number(0, 50), widthM: number(0, 50) }),
+      headroomM: number(0, 20),
+      equipment: listOf(text),
+      wall: flag,
+      partner: flag,
+      adult: oneOf(['none', 'at-hand', 'hands-on']),
+      quiet: oneOf(['quiet', 'some-noise', 'loud']),
     },
     ['surface', 'footprint', 'headroomM', 'equipment', 'wall', 'partner', 'adult', 'quiet'],
   ),
-  tiers: (value) =>
-    isFields(value) &&
-    Object.values(value).every(
-      (tier) =>
-        isFields(tier) &&
-        (tier['fromGrade'] === undefined || orNull(isText)(tier['fromGrade'])) &&
-        (tier['equipment'] === undefined || listOf(isText)(tier['equipment'])) &&
-        (tier['prerequisites'] === undefined || listOf(isPrerequisite)(tier['prerequisites'])),
-    ),
+  tiers: {
+    ...mapOf(tier),
+    schema: { type: 'object', additionalProperties: false, properties: Object.fromEntries(tierNames.map((name) => [name, tier.schema])) },
+  },
 };

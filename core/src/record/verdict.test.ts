@@ -12,6 +12,7 @@ const grade: Grade = {
   leastWeeksInGrade: 8,
   leastClasses: 6,
   leastAgeYears: 7,
+  isPutAway: false,
 };
 const child: ChildOnLadder = { birthDate: '2019-11-25', leadSide: 'left', inGradeSince: '2026-09-30', classesSince: 6 };
 const shown = (movement: string, side: 'none' | 'both' = 'none') =>
@@ -51,18 +52,26 @@ describe('the verdict on a grade', () => {
 });
 
 describe('the grade above', () => {
-  const syllabus: Syllabus = { programme: 'gymnastics', version: 1, grades: [grade, { ...grade, id: 'clove' }] };
+  const rung = (slug: string, isPutAway = false): Grade => ({ ...grade, id: `id of ${slug}`, slug, isPutAway });
+  const syllabus: Syllabus = {
+    programme: 'gymnastics',
+    version: 1,
+    grades: [rung('bight'), rung('reef'), rung('old', true), rung('clove')],
+  };
 
   it.each([
-    [null, 'reef'],
-    ['reef', 'clove'],
-    ['clove', undefined],
-    ['of another ladder', undefined],
-  ])('of %s is %s', (earned, next) => {
-    expect(gradeAbove(syllabus, earned)?.id).toBe(next);
+    [[], 'bight'],
+    [['bight'], 'reef'],
+    [['bight', 'reef'], 'clove'],
+    [['old'], 'clove'],
+    [['reef', 'bight'], 'clove'],
+    [['clove'], undefined],
+    [['of another ladder'], undefined],
+  ])('of %j is %s', (earned, next) => {
+    expect(gradeAbove(syllabus, earned)?.slug).toBe(next);
   });
 
   it('of a ladder without rungs is none', () => {
-    expect(gradeAbove({ ...syllabus, grades: [] }, null)).toBeNull();
+    expect(gradeAbove({ ...syllabus, grades: [] }, [])).toBeNull();
   });
 });

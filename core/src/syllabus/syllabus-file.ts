@@ -17,12 +17,15 @@ export interface WrittenGrade {
   readonly leastClasses: number;
   readonly leastAgeYears: number;
   readonly requirements: readonly WrittenRequirement[];
+  /** Not asked any more, and out of what is checked. */
+  readonly isPutAway?: boolean;
 }
 
 export interface WrittenRequirement {
   readonly movement: string;
   readonly stage?: number;
   readonly criterion: Partial<Criterion>;
+  readonly isPutAway?: boolean;
 }
 
 /** What is wrong with a ladder, by grade and requirement. */
@@ -39,11 +42,44 @@ export interface SyllabusFault {
     | 'sides-of-none'
     | 'asked-twice'
     | 'grade-twice'
+    | 'programme-twice'
     | 'nothing-asked'
     | 'age-falls'
     | 'number-out-of-range'
     | 'rests-on-nothing';
   readonly found: string;
+}
+
+/** What is wrong, as a person who teaches is told it. */
+export function syllabusFaultWords({ kind, found }: SyllabusFault): string {
+  switch (kind) {
+    case 'movement-unknown':
+      return `There is no movement “${found}” in the library.`;
+    case 'stage-unknown':
+      return `The movement has no stage ${found}.`;
+    case 'fault-unknown':
+      return `The movement has no fault “${found}”.`;
+    case 'mark-unknown':
+      return `“${found}” is not a mark: not-yet, with-help, alone or clean.`;
+    case 'sides-missing':
+      return 'This movement has two sides: ask for both or for the lead side.';
+    case 'sides-of-none':
+      return 'This movement has no sides.';
+    case 'asked-twice':
+      return 'The grade asks for this twice.';
+    case 'grade-twice':
+      return `There are two grades “${found}”.`;
+    case 'programme-twice':
+      return `The programme “${found}” is in the file twice.`;
+    case 'nothing-asked':
+      return 'The grade asks for nothing.';
+    case 'age-falls':
+      return `From ${found} years: the grade below asks for more.`;
+    case 'number-out-of-range':
+      return `${found} is out of range.`;
+    case 'rests-on-nothing':
+      return `It needs “${found}”, which no grade up to this one asks for.`;
+  }
 }
 
 /** Which of them only want a second look: the ladder can be climbed all the same. */
@@ -67,22 +103,24 @@ export function syllabusFaults(syllabus: WrittenSyllabus, library: Library): rea
       if (seen.has(name)) say('grade-twice', name);
     }
     seen.add(grade.slug).add(grade.name.toLowerCase());
-    if (grade.requirements.length === 0) say('nothing-asked', grade.name);
-    if (grade.leastAgeYears < age) say('age-falls', String(grade.leastAgeYears));
-    age = Math.max(age, grade.leastAgeYears);
+    const inUse = grade.isPutAway ? [] : grade.requirements.filter(({ isPutAway }) => !isPutAway);
+    if (inUse.length === 0 && !grade.isPutAway) say('nothing-asked', grade.name);
+    if (grade.leastAgeYears < age && !grade.isPutAway) say('age-falls', String(grade.leastAgeYears));
+    if (!grade.isPutAway) age = Math.max(age, grade.leastAgeYears);
     for (const [field, value] of [
       ['leastWeeksInGrade', grade.leastWeeksInGrade],
       ['leastClasses', grade.leastClasses],
       ['leastAgeYears', grade.leastAgeYears],
     ] as const)
       if (!Number.isInteger(value) || value < 0 || value > 200) say('number-out-of-range', `${field} ${String(value)}`);
-    for (const { movement } of grade.requirements) asked.add(movement);
+    for (const { movement } of inUse) asked.add(movement);
     const own = new Set<string>();
     for (const requirement of grade.requirements) {
       const key = `${requirement.movement} ${String(requirement.stage ?? 0)}`;
       if (own.has(key)) say('asked-twice', key.trim(), requirement.movement);
       own.add(key);
-      faults.push(...requirementFaults(requirement, grade.slug, library, asked));
+      if (inUse.includes(requirement)) faults.push(...requirementFaults(requirement, grade.slug, library, asked));
+      else if (!library.has(requirement.movement)) say('movement-unknown', requirement.movement, requirement.movement);
     }
   }
   return faults;

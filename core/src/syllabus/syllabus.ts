@@ -17,6 +17,11 @@ export interface Criterion {
 
 export const criterionDefaults = { times: 2, days: 2, withinWeeks: 26 } as const;
 
+/** A criterion with the defaults for what it leaves out. */
+export function wholeCriterion(written: Partial<Criterion>): Criterion {
+  return { leastMark: 'alone', sides: 'none', faults: [], ...criterionDefaults, ...written };
+}
+
 export interface Requirement {
   readonly id: RequirementId;
   readonly movement: MovementSlug;
@@ -34,6 +39,8 @@ export interface Grade {
   readonly leastWeeksInGrade: number;
   readonly leastClasses: number;
   readonly leastAgeYears: number;
+  /** Not asked any more; it keeps its place, because children have earned it. */
+  readonly isPutAway: boolean;
 }
 
 /** The ladder of a programme, lowest grade first. */
@@ -43,11 +50,21 @@ export interface Syllabus {
   readonly grades: readonly Grade[];
 }
 
-/** @returns the grade above; the first for a child without a grade, null at the top or for a grade that is not on this ladder. */
-export function gradeAbove(syllabus: Syllabus, earned: GradeId | null): Grade | null {
-  if (earned === null) return syllabus.grades[0] ?? null;
-  const index = syllabus.grades.findIndex((grade) => grade.id === earned);
-  return index < 0 ? null : (syllabus.grades[index + 1] ?? null);
+/** The grades that are asked today, lowest first. */
+export function gradesInUse<One extends { readonly isPutAway: boolean }>(grades: readonly One[]): readonly One[] {
+  return grades.filter(({ isPutAway }) => !isPutAway);
+}
+
+/**
+ * What a child climbs to next. Grades are known by their slugs, which stay the same from one version of a ladder to the next.
+ * @param earned the slugs of all grades the child has, from any version
+ * @returns the first grade in use above the highest it has; the first of all for a child without a grade; null at the top or
+ * when none of its grades is on this ladder.
+ */
+export function gradeAbove(syllabus: Syllabus, earned: readonly string[]): Grade | null {
+  const highest = syllabus.grades.findLastIndex(({ slug }) => earned.includes(slug));
+  if (highest < 0 && earned.length > 0) return null;
+  return gradesInUse(syllabus.grades.slice(highest + 1))[0] ?? null;
 }
 
 /** The sides on which a requirement is to be shown; null stands for a movement without sides. */

@@ -1,17 +1,65 @@
-import { AddChildRequest, AwardGradeRequest, ChangeChildRequest, type ChildPageResponse, type ChildResponse } from '@leiter/contract';
+import {
+  AddChildRequest,
+  AwardGradeRequest,
+  ChangeChildRequest,
+  MoveOverRequest,
+  SpreadsheetRequest,
+  type ChildPageResponse,
+  type ChildResponse,
+  type ChildrenImportResponse,
+} from '@leiter/contract';
 import type { Result } from '@leiter/core';
-import { Body, Controller, Delete, Get, HttpCode, Param, ParseUUIDPipe, Patch, Post } from '@nestjs/common';
+import { Body, Controller, Delete, Get, Header, HttpCode, Param, ParseBoolPipe, ParseUUIDPipe, Patch, Post, Query } from '@nestjs/common';
 import { ProblemException } from '../http/problem.js';
+import { cellProblem } from '../http/spreadsheet.js';
 import { AskedBy, ForRoles, type Asker } from '../people/session.guard.js';
+import { ChildrenImportService } from './children-import.service.js';
 import { ChildrenService, type ChildRefusal } from './children.service.js';
 
 @Controller('children')
 export class ChildrenController {
-  constructor(private readonly children: ChildrenService) {}
+  constructor(
+    private readonly children: ChildrenService,
+    private readonly imports: ChildrenImportService,
+  ) {}
 
   @Get()
   list(@AskedBy() asker: Asker): Promise<readonly ChildResponse[]> {
     return this.children.list(asker.clubId);
+  }
+
+  /** The children as a table for a spreadsheet. */
+  @ForRoles('owner', 'instructor')
+  @Get('table')
+  @Header('Content-Type', 'text/csv; charset=utf-8')
+  table(@AskedBy() asker: Asker): Promise<string> {
+    return this.imports.write(asker.clubId);
+  }
+
+  /** Takes in a list of children from a spreadsheet, all or none. With `dryRun=true` it only says what would be different. */
+  @ForRoles('owner', 'instructor')
+  @Post('table')
+  @HttpCode(200)
+  async import(
+    @AskedBy() asker: Asker,
+    @Query('dryRun', new ParseBoolPipe({ optional: true })) dryRun: boolean | undefined,
+    @Body() body: SpreadsheetRequest,
+  ): Promise<ChildrenImportResponse> {
+    const taken = await this.imports.take(asker, body.text, { isDryRun: dryRun ?? false });
+    if (taken.ok) return taken.value;
+    throw cellProblem(taken.error);
+  }
+
+  @ForRoles('owner', 'instructor')
+  @Delete('imports/:id')
+  @HttpCode(204)
+  async undo(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<void> {
+    const undone = await this.imports.undo(asker.clubId, id);
+    if (!undone.ok)
+      throw new ProblemException(
+        409,
+        `Something was noted meanwhile of ${String(undone.error.count)} of the children, so they all stay. Nothing was changed.`,
+      );
   }
 
   /** Everything that is stored of a child: its page, and what a family that asks for its data is given. */
@@ -47,6 +95,13 @@ export class ChildrenController {
       case 'not-earned':
         throw new ProblemException(422, `Not earned yet: ${String(awarded.error.missing)} still to be seen.`);
     }
+  }
+
+  @ForRoles('owner', 'instructor')
+  @Post(':id/newest-ladder')
+  @HttpCode(200)
+  moveOver(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string, @Body() body: MoveOverRequest): Promise<ChildPageResponse> {
+    return this.children.moveOver(asker.clubId, id, body.programme);
   }
 
   @ForRoles('owner')

@@ -1,9 +1,15 @@
 import { Module } from '@nestjs/common';
 import { ClubModule } from '../club/club.module.js';
+import { GroupsModule } from '../groups/groups.module.js';
 import { RecordModule } from '../record/record.module.js';
 import { SyllabusModule } from '../syllabus/syllabus.module.js';
+import { ChildrenImportService } from './children-import.service.js';
 import { ChildrenController } from './children.controller.js';
 import { ChildrenService } from './children.service.js';
 
-@Module({ imports: [ClubModule, RecordModule, SyllabusModule], controllers: [ChildrenController], providers: [ChildrenService] })
+@Module({
+  imports: [ClubModule, GroupsModule, RecordModule, SyllabusModule],
+  controllers: [ChildrenController],
+  providers: [ChildrenService, ChildrenImportService],
+})
 export class ChildrenModule {}

@@ -1,12 +1,4 @@
-import type {
-  AddChildRequest,
-  ChangeChildRequest,
-  ChildLadder,
-  ChildPageResponse,
-  ChildResponse,
-  GradeResponse,
-  SyllabusResponse,
-} from '@leiter/contract';
+import type { AddChildRequest, ChangeChildRequest, ChildLadder, ChildPageResponse, ChildResponse } from '@leiter/contract';
 import { accepted, gradeAbove, refused, verdictOn, type Result } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
@@ -47,7 +39,6 @@ export class ChildrenService {
   async page(clubId: string, id: string): Promise<ChildPageResponse> {
     const child = await this.find(clubId, id);
     const today = await this.clubs.today(clubId);
-    const syllabuses = await this.syllabuses.list(clubId);
     const programmes = await rows<{ slug: string }>(
       this.source,
       `SELECT DISTINCT p.slug FROM enrolment e JOIN teaching_group t ON t.id = e.group_id JOIN programme p ON p.id = t.programme_id
@@ -56,12 +47,7 @@ export class ChildrenService {
     );
     const ladders: ChildLadder[] = [];
     for (const { slug } of programmes) {
-      const ladder = await this.ladderOf(
-        clubId,
-        id,
-        syllabuses.find(({ programme }) => programme === slug),
-        today,
-      );
+      const ladder = await this.ladderOf(clubId, id, slug, today);
       if (ladder) ladders.push(ladder);
     }
     const observations = await rows<ObservationRow>(
@@ -113,25 +99,37 @@ export class ChildrenService {
     const held = page.ladders.some(({ earned }) => earned.some(({ grade }) => grade.id === gradeId));
     if (held) return accepted(page);
     const today = await this.clubs.today(clubId);
-    const syllabuses = await this.syllabuses.list(clubId);
-    const syllabus = syllabuses.find(({ grades }) => grades.some((grade) => grade.id === gradeId));
-    if (!syllabus) throw notFound('grade');
-    const ladder = page.ladders.find(({ programme }) => programme === syllabus.programme);
-    const next = ladder && gradeAbove(coreSyllabus(syllabus), ladder.earned.at(-1)?.grade.id ?? null);
+    const ladder = page.ladders.find(({ syllabus }) => syllabus.grades.some((grade) => grade.id === gradeId));
+    if (!ladder) throw notFound('grade');
+    const next = gradeAbove(
+      coreSyllabus(ladder.syllabus),
+      ladder.earned.map(({ grade }) => grade.slug),
+    );
     if (next?.id !== gradeId) return refused({ kind: 'not-the-next-grade' });
     const { birthDate, leadSide } = page.child;
     const verdict = verdictOn(
       next,
       page.observations,
-      { birthDate, leadSide, inGradeSince: ladder?.inGradeSince ?? today, classesSince: ladder?.classesSince ?? 0 },
+      { birthDate, leadSide, inGradeSince: ladder.inGradeSince, classesSince: ladder.classesSince },
       today,
     );
     if (!verdict.earned) return refused({ kind: 'not-earned', missing: verdict.missing.length });
-    await this.source.query(
-      `INSERT INTO grade_award (club_id, child_id, grade_id, awarded_on, awarded_by) VALUES ($1, $2, $3, $4, $5) ON CONFLICT (child_id, grade_id) DO NOTHING`,
-      [clubId, id, gradeId, today, asker.id],
-    );
+    await this.source.transaction(async (manager) => {
+      await manager.query(
+        `INSERT INTO grade_award (club_id, child_id, grade_id, awarded_on, awarded_by) VALUES ($1, $2, $3, $4, $5) ON CONFLICT (child_id, grade_id) DO NOTHING`,
+        [clubId, id, gradeId, today, asker.id],
+      );
+      // the grade it began is finished: from here on it climbs the newest ladder
+      await climbNewest(manager, clubId, id, ladder.programme);
+    });
     return accepted(await this.page(clubId, id));
+  }
+
+  /** Moves a child over to the newest version of a ladder; what it has earned stays. */
+  async moveOver(clubId: string, id: string, programme: string): Promise<ChildPageResponse> {
+    await this.find(clubId, id);
+    await climbNewest(this.source.manager, clubId, id, programme);
+    return this.page(clubId, id);
   }
 
   /** Removes a child and everything that was noted of it, for good. */
@@ -163,25 +161,23 @@ export class ChildrenService {
       this.source,
       `SELECT DISTINCT ON (a.child_id, p.slug) a.child_id, p.slug AS programme, g.id AS grade_id, g.name
        FROM grade_award a JOIN grade g ON g.id = a.grade_id JOIN syllabus s ON s.id = g.syllabus_id JOIN programme p ON p.id = s.programme_id
-       WHERE a.club_id = $1 AND ($2::uuid IS NULL OR a.child_id = $2) ORDER BY a.child_id, p.slug, g.position DESC`,
+       WHERE a.club_id = $1 AND ($2::uuid IS NULL OR a.child_id = $2) ORDER BY a.child_id, p.slug, a.awarded_on DESC, g.position DESC`,
       [clubId, childId],
     );
   }
 
-  private async ladderOf(
-    clubId: string,
-    childId: string,
-    syllabus: SyllabusResponse | undefined,
-    today: string,
-  ): Promise<ChildLadder | null> {
-    if (!syllabus) return null;
-    const rung = (await this.ladders.rungs(clubId, [childId], syllabus.programme, today)).get(childId);
-    const gradeById = new Map<string, GradeResponse>(syllabus.grades.map((grade) => [grade.id, grade]));
-    const earned = (rung?.earned ?? []).flatMap(({ gradeId, awardedOn }) => {
-      const grade = gradeById.get(gradeId);
-      return grade ? [{ grade, awardedOn }] : [];
-    });
-    return { programme: syllabus.programme, earned, inGradeSince: rung?.inGradeSince ?? today, classesSince: rung?.classesSince ?? 0 };
+  private async ladderOf(clubId: string, childId: string, programme: string, today: string): Promise<ChildLadder | null> {
+    const climbed = await this.syllabuses.climbed(clubId, programme);
+    if (!climbed) return null;
+    const rung = (await this.ladders.rungs(clubId, [childId], programme, today)).get(childId);
+    return {
+      programme,
+      syllabus: climbed.ladderOf(childId),
+      newestVersion: climbed.newest.version,
+      earned: (rung?.earned ?? []).map(({ gradeId, slug, name, awardedOn }) => ({ grade: { id: gradeId, slug, name }, awardedOn })),
+      inGradeSince: rung?.inGradeSince ?? today,
+      classesSince: rung?.classesSince ?? 0,
+    };
   }
 
   private async refusalOf(clubId: string, request: Pick<ChangeChildRequest, 'groupIds' | 'birthDate'>): Promise<ChildRefusal | null> {
@@ -205,5 +201,12 @@ async function enrol(manager: EntityManager, child: ChildEntity, groupIds: reado
     missing.map((groupId) =>
       manager.create(EnrolmentEntity, { clubId: child.clubId, childId: child.id, groupId, fromDay: today, toDay: null }),
     ),
+  );
+}
+
+function climbNewest(manager: EntityManager, clubId: string, childId: string, programme: string): Promise<unknown> {
+  return manager.query(
+    `DELETE FROM ladder_pin i USING programme p WHERE p.id = i.programme_id AND i.club_id = $1 AND i.child_id = $2 AND p.slug = $3`,
+    [clubId, childId, programme],
   );
 }

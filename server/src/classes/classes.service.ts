@@ -107,7 +107,7 @@ export class ClassesService {
       `SELECT c.id, c.given_name, c.family_initial, c.birth_date, c.lead_side, a.status,
               (SELECT g.name FROM grade_award w JOIN grade g ON g.id = w.grade_id JOIN syllabus s ON s.id = g.syllabus_id
                JOIN programme p ON p.id = s.programme_id
-               WHERE w.child_id = c.id AND p.slug = $5 ORDER BY g.position DESC LIMIT 1) AS grade_name
+               WHERE w.child_id = c.id AND p.slug = $5 ORDER BY w.awarded_on DESC, g.position DESC LIMIT 1) AS grade_name
        FROM child c LEFT JOIN attendance a ON a.child_id = c.id AND a.class_id = $2
        WHERE c.club_id = $1 AND (a.status IS NOT NULL OR (c.archived_at IS NULL AND EXISTS (
          SELECT 1 FROM enrolment e WHERE e.child_id = c.id AND e.group_id = $3 AND e.from_day <= $4 AND (e.to_day IS NULL OR e.to_day > $4))))

@@ -1,5 +1,5 @@
 import type { MakeClubRequest, WelcomeResponse } from '@leiter/contract';
-import { accepted, criterionDefaults, refused, type Result } from '@leiter/core';
+import { accepted, nextLadder, refused, type Result } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { IANAZone } from 'luxon';
@@ -8,10 +8,8 @@ import { rows } from '../database/rows.js';
 import { shippedLibrary, shippedSyllabuses, type ShippedSyllabus } from '../library/shipped-content.js';
 import { hashPassword } from '../people/people.service.js';
 import { PersonEntity } from '../people/person.entity.js';
-import { GradeEntity } from '../syllabus/grade.entity.js';
+import { storeLadder } from '../syllabus/ladder-store.js';
 import { ProgrammeEntity } from '../syllabus/programme.entity.js';
-import { RequirementEntity } from '../syllabus/requirement.entity.js';
-import { SyllabusEntity } from '../syllabus/syllabus.entity.js';
 import { demoPassword, demoPeople } from '../demo/demo-people.js';
 import { ClubEntity } from './club.entity.js';
 
@@ -85,23 +83,6 @@ async function storeSyllabus(manager: EntityManager, clubId: string, shipped: Sh
       startsAs: shipped.startsAs,
     }),
   );
-  const syllabus = await manager.save(manager.create(SyllabusEntity, { clubId, programmeId: programme.id, version: 1 }));
-  const grades = await manager.save(
-    shipped.grades.map(({ requirements: _asked, ...grade }, position) =>
-      manager.create(GradeEntity, { clubId, syllabusId: syllabus.id, position, ...grade }),
-    ),
-  );
-  const requirements = shipped.grades.flatMap((grade, index) =>
-    grade.requirements.map(({ movement, stage, criterion }, position) =>
-      manager.create(RequirementEntity, {
-        clubId,
-        gradeId: grades[index]?.id ?? '',
-        position,
-        movementSlug: movement,
-        stage: stage ?? null,
-        criterion: { leastMark: 'alone', sides: 'none', faults: [], ...criterionDefaults, ...criterion },
-      }),
-    ),
-  );
-  await manager.save(requirements);
+  const ladder = nextLadder(null, shipped);
+  await storeLadder(manager, { clubId, programmeId: programme.id, version: 1, madeBy: null }, ladder);
 }

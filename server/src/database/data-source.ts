@@ -16,6 +16,7 @@ import { GradeEntity } from '../syllabus/grade.entity.js';
 import { ProgrammeEntity } from '../syllabus/programme.entity.js';
 import { RequirementEntity } from '../syllabus/requirement.entity.js';
 import { SyllabusEntity } from '../syllabus/syllabus.entity.js';
+import { LadderVersions1764200000000 } from './migrations/1764200000000-ladder-versions.js';
 import { OwnMovements1764100000000 } from './migrations/1764100000000-own-movements.js';
 import { FirstSlice1764000000000 } from './migrations/1764000000000-first-slice.js';
 
@@ -45,7 +46,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       RequirementEntity,
       SyllabusEntity,
     ],
-    migrations: [FirstSlice1764000000000, OwnMovements1764100000000],
+    migrations: [FirstSlice1764000000000, OwnMovements1764100000000, LadderVersions1764200000000],
     migrationsRun: true,
     synchronize: false,
     installExtensions: false,

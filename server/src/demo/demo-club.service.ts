@@ -242,7 +242,7 @@ class DemoTerm {
   }
 
   private nextGrade(ladder: SyllabusResponse, written: DemoChild): ReturnType<typeof gradeAbove> {
-    const earned = ladder.grades.find(({ slug }) => slug === written.grade)?.id ?? null;
+    const earned = ladder.grades.filter(({ slug }) => slug === written.grade).map(({ slug }) => slug);
     return gradeAbove(coreSyllabus(ladder), earned);
   }
 

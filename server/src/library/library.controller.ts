@@ -1,4 +1,10 @@
-import { LibraryFile, PutAwayRequest, SaveMovementRequest, type LibraryImportResponse, type MovementResponse } from '@leiter/contract';
+import {
+  ChangeMovementRequest,
+  LibraryFile,
+  SaveMovementRequest,
+  type LibraryImportResponse,
+  type MovementResponse,
+} from '@leiter/contract';
 import { libraryFaultWords, libraryFormat, type LibraryFault, type Movement, type Result } from '@leiter/core';
 import { Body, Controller, Delete, Get, HttpCode, Param, ParseBoolPipe, ParseUUIDPipe, Patch, Post, Put, Query } from '@nestjs/common';
 import { ProblemException } from '../http/problem.js';
@@ -67,8 +73,8 @@ export class LibraryController {
 
   @ForRoles('owner', 'instructor')
   @Patch(':slug')
-  putAway(@AskedBy() asker: Asker, @Param('slug') slug: string, @Body() body: PutAwayRequest): Promise<MovementResponse> {
-    return this.library.putAway(asker.clubId, slug, body.isPutAway);
+  change(@AskedBy() asker: Asker, @Param('slug') slug: string, @Body() body: ChangeMovementRequest): Promise<MovementResponse> {
+    return this.library.change(asker.clubId, slug, body);
   }
 }
 

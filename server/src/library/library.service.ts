@@ -1,4 +1,4 @@
-import type { MovementResponse } from '@leiter/contract';
+import type { ChangeMovementRequest, MovementResponse } from '@leiter/contract';
 import { libraryOf, type Library, type Movement } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
@@ -31,9 +31,12 @@ export class LibraryService {
     return movementResponse(row);
   }
 
-  async putAway(clubId: string, slug: string, isPutAway: boolean): Promise<MovementResponse> {
+  /** What the club does with an entry, whoever wrote it: putting it away, or saying a cue of its own. */
+  async change(clubId: string, slug: string, { isPutAway, ownCue }: ChangeMovementRequest): Promise<MovementResponse> {
     await this.find(clubId, slug);
-    await this.movements.update({ clubId, slug }, { isPutAway });
+    const said = ownCue === undefined ? {} : { ownCue: ownCue === '' ? null : ownCue };
+    const changed = { ...(isPutAway === undefined ? {} : { isPutAway }), ...said };
+    if (Object.keys(changed).length > 0) await this.movements.update({ clubId, slug }, changed);
     return this.find(clubId, slug);
   }
 
@@ -50,6 +53,6 @@ export class LibraryService {
   }
 }
 
-function movementResponse({ document, isOwn, isPutAway }: MovementEntity): MovementResponse {
-  return { ...document, isOwn, isPutAway };
+function movementResponse({ document, isOwn, isPutAway, ownCue }: MovementEntity): MovementResponse {
+  return { ...document, isOwn, isPutAway, ownCue };
 }

@@ -19,4 +19,8 @@ export class MovementEntity {
   /** Not offered any more; plans and marks that speak of it still do. */
   @Column('boolean', { name: 'is_put_away', default: false })
   isPutAway!: boolean;
+
+  /** What this club says, instead of the first cue of the entry. */
+  @Column('text', { name: 'own_cue', nullable: true })
+  ownCue!: string | null;
 }

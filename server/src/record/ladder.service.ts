@@ -1,5 +1,5 @@
-import { gradeAbove, isMet, verdictOn, type Observation, type Verdict } from '@leiter/core';
-import type { BoardRow, GroupBoardResponse, SyllabusResponse } from '@leiter/contract';
+import { gradeAbove, isMet, verdictOn, type Grade, type Observation, type Verdict } from '@leiter/core';
+import type { BoardRow, GradeResponse, GroupBoardResponse, SyllabusResponse } from '@leiter/contract';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
@@ -20,7 +20,8 @@ interface ChildRow {
 
 /** Where a child is on the ladder of one programme. */
 export interface Rung {
-  readonly earned: readonly { readonly gradeId: string; readonly awardedOn: string }[];
+  /** In the order in which they were given, whatever the version of the ladder. */
+  readonly earned: readonly { readonly gradeId: string; readonly slug: string; readonly name: string; readonly awardedOn: string }[];
   readonly inGradeSince: string;
   readonly classesSince: number;
 }
@@ -37,25 +38,27 @@ export class LadderService {
   /** Children of a group × what each works on; a fixed number of queries, whatever the number of marks. */
   async board(clubId: string, groupId: string): Promise<GroupBoardResponse> {
     const group = await this.groups.find(clubId, groupId);
-    const [today, syllabus, children] = await Promise.all([
+    const [today, climbed, children] = await Promise.all([
       this.clubs.today(clubId),
-      this.syllabuses.ladderOf(clubId, group.programme),
+      this.syllabuses.climbed(clubId, group.programme),
       this.childrenOf(clubId, groupId),
     ]);
-    if (!syllabus) return { group, columns: [], rows: [] };
+    if (!climbed) return { group, columns: [], rows: [] };
     const ids = children.map(({ id }) => id);
     const rungs = await this.rungs(clubId, ids, group.programme, today);
-    const wanted = [
-      ...new Set(children.flatMap(({ id }) => nextGradeOf(syllabus, rungs.get(id))?.requirements.map((one) => one.movement) ?? [])),
-    ];
+    const nextOf = (id: string): Grade | null => nextGradeOf(climbed.ladderOf(id), rungs.get(id));
+    const wanted = [...new Set(children.flatMap(({ id }) => nextOf(id)?.requirements.map((one) => one.movement) ?? []))];
     const observations = await this.observationsOf(clubId, ids, wanted);
     const byChild = new Map<string, Observation[]>(ids.map((id) => [id, []]));
     for (const one of observations) byChild.get(one.childId)?.push(one);
-    const boardRows = children.map((child) => boardRow(child, syllabus, rungs.get(child.id), byChild.get(child.id) ?? [], today));
+    const boardRows = children.map((child) => boardRow(child, nextOf(child.id), rungs.get(child.id), byChild.get(child.id) ?? [], today));
     const inUse = new Set(boardRows.map(({ nextGradeId }) => nextGradeId));
-    const columns = syllabus.grades
-      .filter((grade) => inUse.has(grade.id))
-      .map((grade) => ({ gradeId: grade.id, gradeName: grade.name, requirements: grade.requirements }));
+    const ladders = new Set([climbed.newest, ...ids.map((id) => climbed.ladderOf(id))]);
+    const columns = [...ladders].flatMap((ladder) =>
+      ladder.grades
+        .filter((grade) => inUse.has(grade.id))
+        .map((grade) => ({ gradeId: grade.id, gradeName: nameIn(ladder, grade, climbed.newest), requirements: grade.requirements })),
+    );
     return { group, columns, rows: boardRows };
   }
 
@@ -63,11 +66,11 @@ export class LadderService {
   async rungs(clubId: string, childIds: readonly string[], programme: string, today: string): Promise<ReadonlyMap<string, Rung>> {
     const parameters = [clubId, childIds, programme];
     const [awards, joined, attended] = await Promise.all([
-      rows<{ child_id: string; grade_id: string; awarded_on: string }>(
+      rows<{ child_id: string; grade_id: string; slug: string; name: string; awarded_on: string }>(
         this.source,
-        `SELECT a.child_id, a.grade_id, a.awarded_on FROM grade_award a
+        `SELECT a.child_id, a.grade_id, g.slug, g.name, a.awarded_on FROM grade_award a
          JOIN grade g ON g.id = a.grade_id JOIN syllabus s ON s.id = g.syllabus_id JOIN programme p ON p.id = s.programme_id
-         WHERE a.club_id = $1 AND a.child_id = ANY($2) AND p.slug = $3 ORDER BY g.position`,
+         WHERE a.club_id = $1 AND a.child_id = ANY($2) AND p.slug = $3 ORDER BY a.awarded_on, g.position`,
         parameters,
       ),
       rows<{ child_id: string; since: string }>(
@@ -87,7 +90,9 @@ export class LadderService {
     ]);
     return new Map(
       childIds.map((id) => {
-        const earned = awards.filter((one) => one.child_id === id).map((one) => ({ gradeId: one.grade_id, awardedOn: one.awarded_on }));
+        const earned = awards
+          .filter((one) => one.child_id === id)
+          .map(({ grade_id, slug, name, awarded_on }) => ({ gradeId: grade_id, slug, name, awardedOn: awarded_on }));
         const inGradeSince = earned.at(-1)?.awardedOn ?? joined.find((one) => one.child_id === id)?.since ?? today;
         const classesSince = attended.filter((one) => one.child_id === id && one.day >= inGradeSince).length;
         return [id, { earned, inGradeSince, classesSince }];
@@ -117,19 +122,25 @@ export class LadderService {
   }
 }
 
-function nextGradeOf(syllabus: SyllabusResponse, rung: Rung | undefined): ReturnType<typeof gradeAbove> {
-  return gradeAbove(coreSyllabus(syllabus), rung?.earned.at(-1)?.gradeId ?? null);
+function nextGradeOf(syllabus: SyllabusResponse, rung: Rung | undefined): Grade | null {
+  return gradeAbove(
+    coreSyllabus(syllabus),
+    (rung?.earned ?? []).map(({ slug }) => slug),
+  );
+}
+
+/** A grade of an earlier version says so: another one of the same name may stand beside it. */
+function nameIn(ladder: SyllabusResponse, grade: GradeResponse, newest: SyllabusResponse): string {
+  return ladder.version === newest.version ? grade.name : `${grade.name} (version ${String(ladder.version)})`;
 }
 
 function boardRow(
   child: ChildRow,
-  syllabus: SyllabusResponse,
+  next: Grade | null,
   rung: Rung | undefined,
   observations: readonly Observation[],
   today: string,
 ): BoardRow {
-  const next = nextGradeOf(syllabus, rung);
-  const earnedId = rung?.earned.at(-1)?.gradeId;
   const verdict: Verdict | null = next
     ? verdictOn(
         next,
@@ -147,7 +158,7 @@ function boardRow(
     childId: child.id,
     name: `${child.given_name} ${child.family_initial}`,
     leadSide: child.lead_side,
-    earnedGrade: syllabus.grades.find((grade) => grade.id === earnedId)?.name ?? null,
+    earnedGrade: rung?.earned.at(-1)?.name ?? null,
     nextGradeId: next?.id ?? null,
     nextGradeName: next?.name ?? null,
     metCount: verdict?.metCount ?? 0,

@@ -28,4 +28,7 @@ export class GradeEntity {
 
   @Column('integer', { name: 'least_age_years' })
   leastAgeYears!: number;
+
+  @Column('boolean', { name: 'is_put_away', default: false })
+  isPutAway!: boolean;
 }

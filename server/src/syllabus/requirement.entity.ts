@@ -23,4 +23,7 @@ export class RequirementEntity {
 
   @Column('jsonb')
   criterion!: Criterion;
+
+  @Column('boolean', { name: 'is_put_away', default: false })
+  isPutAway!: boolean;
 }

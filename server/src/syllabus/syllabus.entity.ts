@@ -13,4 +13,8 @@ export class SyllabusEntity {
 
   @Column('integer')
   version!: number;
+
+  /** Null for a version that ships. */
+  @Column('uuid', { name: 'made_by', nullable: true })
+  madeBy!: string | null;
 }

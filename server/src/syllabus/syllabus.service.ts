@@ -1,5 +1,5 @@
 import type { GradeResponse, SyllabusResponse } from '@leiter/contract';
-import type { Criterion, Syllabus } from '@leiter/core';
+import { groupBy, type Criterion, type LadderVersion, type Syllabus } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource, InjectRepository } from '@nestjs/typeorm';
 import { DataSource, Repository } from 'typeorm';
@@ -7,6 +7,7 @@ import { rows } from '../database/rows.js';
 import { ProgrammeEntity } from './programme.entity.js';
 
 interface LadderRow {
+  readonly syllabus_id: string | null;
   readonly programme: string;
   readonly programme_name: string;
   readonly stretching_school: SyllabusResponse['stretchingSchool'];
@@ -18,23 +19,33 @@ interface LadderRow {
   readonly least_weeks_in_grade: number;
   readonly least_classes: number;
   readonly least_age_years: number;
+  readonly is_put_away: boolean;
   readonly requirement_id: string | null;
   readonly movement_slug: string;
   readonly stage: number | null;
   readonly criterion: Criterion;
+  readonly is_requirement_put_away: boolean;
 }
 
-/** One row per requirement of the newest version of each ladder, in its order. */
+/** The ladders of one programme that are climbed now: the newest version, and those on which some finish the grade they began. */
+export interface Climbed {
+  readonly newest: SyllabusResponse;
+  readonly ladderOf: (childId: string) => SyllabusResponse;
+}
+
+/** One row per requirement of the newest version of each ladder, and of those that are still climbed where `$3` asks for them. */
 const selectLadders = `
-  SELECT p.slug AS programme, p.name AS programme_name, p.stretching_school, p.starts_as, s.version,
-         g.id AS grade_id, g.slug, g.name, g.least_weeks_in_grade, g.least_classes, g.least_age_years,
-         r.id AS requirement_id, r.movement_slug, r.stage, r.criterion
+  SELECT p.slug AS programme, p.name AS programme_name, p.stretching_school, p.starts_as, s.id AS syllabus_id, s.version,
+         g.id AS grade_id, g.slug, g.name, g.least_weeks_in_grade, g.least_classes, g.least_age_years, g.is_put_away,
+         r.id AS requirement_id, r.movement_slug, r.stage, r.criterion, r.is_put_away AS is_requirement_put_away
   FROM programme p
-  LEFT JOIN LATERAL (SELECT id, version FROM syllabus WHERE programme_id = p.id ORDER BY version DESC LIMIT 1) s ON true
+  LEFT JOIN syllabus s ON s.programme_id = p.id AND (
+    s.version = (SELECT max(version) FROM syllabus WHERE programme_id = p.id)
+    OR ($3 AND s.id IN (SELECT syllabus_id FROM ladder_pin WHERE programme_id = p.id)))
   LEFT JOIN grade g ON g.syllabus_id = s.id
   LEFT JOIN requirement r ON r.grade_id = g.id
   WHERE p.club_id = $1 AND ($2::text IS NULL OR p.slug = $2)
-  ORDER BY p.name, g.position, r.position`;
+  ORDER BY p.name, s.version DESC, g.position, r.position`;
 
 @Injectable()
 export class SyllabusService {
@@ -45,11 +56,29 @@ export class SyllabusService {
 
   /** The newest version of every programme's ladder, in one query. */
   async list(clubId: string): Promise<readonly SyllabusResponse[]> {
-    return laddersOf(await rows<LadderRow>(this.source, selectLadders, [clubId, null]));
+    return laddersOf(await rows<LadderRow>(this.source, selectLadders, [clubId, null, false])).map(({ ladder }) => ladder);
   }
 
   async ladderOf(clubId: string, programme: string): Promise<SyllabusResponse | null> {
-    return laddersOf(await rows<LadderRow>(this.source, selectLadders, [clubId, programme]))[0] ?? null;
+    return laddersOf(await rows<LadderRow>(this.source, selectLadders, [clubId, programme, false]))[0]?.ladder ?? null;
+  }
+
+  /** Which version each child climbs; two queries. */
+  async climbed(clubId: string, programme: string): Promise<Climbed | null> {
+    const [found, pins] = await Promise.all([
+      rows<LadderRow>(this.source, selectLadders, [clubId, programme, true]),
+      rows<{ child_id: string; syllabus_id: string }>(
+        this.source,
+        `SELECT i.child_id, i.syllabus_id FROM ladder_pin i JOIN programme p ON p.id = i.programme_id WHERE i.club_id = $1 AND p.slug = $2`,
+        [clubId, programme],
+      ),
+    ]);
+    const ladders = laddersOf(found);
+    const newest = ladders[0]?.ladder;
+    if (!newest) return null;
+    const byId = new Map(ladders.map(({ id, ladder }) => [id, ladder]));
+    const byChild = new Map(pins.map((pin) => [pin.child_id, byId.get(pin.syllabus_id)]));
+    return { newest, ladderOf: (childId) => byChild.get(childId) ?? newest };
   }
 
   programmeBySlug(clubId: string, slug: string): Promise<ProgrammeEntity | null> {
@@ -57,29 +86,38 @@ export class SyllabusService {
   }
 }
 
-function laddersOf(found: readonly LadderRow[]): readonly SyllabusResponse[] {
-  const programmes = [...new Set(found.map(({ programme }) => programme))];
-  return programmes.map((programme) => {
-    const own = found.filter((row) => row.programme === programme);
-    const gradeIds = [...new Set(own.flatMap((row) => row.grade_id ?? []))];
+/** The ladders of the rows, the newest version of a programme first. */
+function laddersOf(found: readonly LadderRow[]): readonly { readonly id: string; readonly ladder: SyllabusResponse }[] {
+  const keyOf = (row: LadderRow): string => row.syllabus_id ?? row.programme;
+  return [...groupBy(found, keyOf)].map(([id, own]) => {
+    const [first] = own;
     return {
-      programme,
-      programmeName: own[0]?.programme_name ?? '',
-      stretchingSchool: own[0]?.stretching_school ?? 'dynamic-first',
-      startsAs: own[0]?.starts_as ?? '',
-      version: own[0]?.version ?? 0,
-      grades: gradeIds.map((id) =>
-        gradeOf(
-          id,
-          own.filter((row) => row.grade_id === id),
-        ),
-      ),
+      id,
+      ladder: {
+        programme: first?.programme ?? '',
+        programmeName: first?.programme_name ?? '',
+        stretchingSchool: first?.stretching_school ?? 'dynamic-first',
+        startsAs: first?.starts_as ?? '',
+        version: first?.version ?? 0,
+        grades: [
+          ...groupBy(
+            own.filter(({ grade_id }) => grade_id !== null),
+            (row) => row.grade_id ?? '',
+          ),
+        ].map(([gradeId, asked]) => gradeOf(gradeId, asked)),
+      },
     };
   });
 }
 
 function gradeOf(id: string, own: readonly LadderRow[]): GradeResponse {
   const [first] = own;
+  const requirementsOf = (rows: readonly LadderRow[]): GradeResponse['requirements'] =>
+    rows.flatMap((row) =>
+      row.requirement_id === null
+        ? []
+        : [{ id: row.requirement_id, movement: row.movement_slug, stage: row.stage, criterion: row.criterion }],
+    );
   return {
     id,
     slug: first?.slug ?? '',
@@ -87,15 +125,26 @@ function gradeOf(id: string, own: readonly LadderRow[]): GradeResponse {
     leastWeeksInGrade: first?.least_weeks_in_grade ?? 0,
     leastClasses: first?.least_classes ?? 0,
     leastAgeYears: first?.least_age_years ?? 0,
-    requirements: own.flatMap((row) =>
-      row.requirement_id === null
-        ? []
-        : [{ id: row.requirement_id, movement: row.movement_slug, stage: row.stage, criterion: row.criterion }],
-    ),
+    isPutAway: first?.is_put_away ?? false,
+    requirements: requirementsOf(own.filter((row) => !row.is_requirement_put_away)),
+    putAwayRequirements: requirementsOf(own.filter((row) => row.is_requirement_put_away)),
   };
 }
 
 /** The ladder as core reckons with it. */
 export function coreSyllabus(response: SyllabusResponse): Syllabus {
   return { programme: response.programme, version: response.version, grades: response.grades };
+}
+
+/** The ladder as a version of it is written: with what was put away, by slugs, without the ids of the club. */
+export function writtenLadder(response: SyllabusResponse): LadderVersion {
+  return {
+    grades: response.grades.map(({ id: _id, requirements, putAwayRequirements, ...grade }) => ({
+      ...grade,
+      requirements: [
+        ...requirements.map(({ id: _own, ...requirement }) => ({ ...requirement, isPutAway: false })),
+        ...putAwayRequirements.map(({ id: _own, ...requirement }) => ({ ...requirement, isPutAway: true })),
+      ],
+    })),
+  };
 }

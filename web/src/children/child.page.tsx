@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import type { ChildLadder, ChildPageResponse, SyllabusResponse } from '@leiter/contract';
+import type { ChildLadder, ChildPageResponse } from '@leiter/contract';
 import { ageOn, currentObservations, gradeAbove, isMet, verdictOn, type Day, type Library, type Missing, type Verdict } from '@leiter/core';
 import { useMemo, useState } from 'react';
 import { useParams } from 'react-router';
@@ -14,8 +14,7 @@ import { Ladder } from '../shared/ladder';
 import { Loaded, Message, Page, Panel, Refused } from '../shared/page';
 import { palette } from '../shared/palette';
 import { dateText, dayText, plural, programmeWords } from '../shared/words';
-import { useSyllabuses } from '../syllabus/syllabus.queries';
-import { useAwardGrade, useChildPage } from './children.queries';
+import { useAwardGrade, useChildPage, useMoveOver } from './children.queries';
 import { AboutChild } from './parts/about-child';
 import { ChildDialog } from './parts/child-dialog';
 import { MeasureChart } from './parts/measure-chart';
@@ -25,37 +24,28 @@ import { RequirementLine } from './parts/requirement-line';
 export function ChildPage() {
   const { id = '' } = useParams();
   const page = useChildPage(id);
-  const syllabuses = useSyllabuses();
   const session = useSession();
   return (
     <Loaded query={page} what="child">
-      {(data) => (
-        <Loaded query={syllabuses} what="syllabuses">
-          {(all) => (
-            <Child page={data} syllabuses={all} today={session.data?.today ?? ''} role={session.data?.person.role ?? 'assistant'} />
-          )}
-        </Loaded>
-      )}
+      {(data) => <Child page={data} today={session.data?.today ?? ''} role={session.data?.person.role ?? 'assistant'} />}
     </Loaded>
   );
 }
 
 interface Props {
   readonly page: ChildPageResponse;
-  readonly syllabuses: readonly SyllabusResponse[];
   readonly today: Day;
   readonly role: 'owner' | 'instructor' | 'assistant';
 }
 
-function Child({ page, syllabuses, today, role }: Props) {
+function Child({ page, today, role }: Props) {
   const { child, ladders } = page;
   const library = useLibrary();
   const groups = useGroups();
   const [programme, setProgramme] = useState(ladders[0]?.programme ?? '');
   const [isChanging, setChanging] = useState(false);
   const ladder = ladders.find((one) => one.programme === programme) ?? ladders[0];
-  const syllabus = syllabuses.find((one) => one.programme === ladder?.programme);
-  const verdict = useMemo(() => ladder && syllabus && verdictFor(page, ladder, syllabus, today), [page, ladder, syllabus, today]);
+  const verdict = useMemo(() => ladder && verdictFor(page, ladder, today), [page, ladder, today]);
   const inGroups = (groups.data ?? []).filter(({ id }) => child.groupIds.includes(id)).map(({ name }) => name);
   const lastSeen = page.observations[0]?.seenOn;
   const about = [
@@ -101,10 +91,13 @@ function Child({ page, syllabuses, today, role }: Props) {
         </>
       }
     >
-      {ladder && syllabus ? (
+      {ladder ? (
         <>
           <Panel label="Ladder" width={320} padding={1}>
-            <ChildLadderView ladder={ladder} syllabus={syllabus} verdict={verdict ?? null} />
+            <ChildLadderView ladder={ladder} verdict={verdict ?? null} />
+            {ladder.syllabus.version !== ladder.newestVersion && (
+              <EarlierVersion childId={child.id} ladder={ladder} mayMove={role !== 'assistant'} />
+            )}
           </Panel>
           <Panel label="Next grade">
             {verdict ? (
@@ -138,9 +131,11 @@ function Child({ page, syllabuses, today, role }: Props) {
   );
 }
 
-function verdictFor(page: ChildPageResponse, ladder: ChildLadder, syllabus: SyllabusResponse, today: Day): Verdict | null {
-  const earned = ladder.earned.at(-1)?.grade.id ?? null;
-  const next = gradeAbove({ programme: syllabus.programme, version: syllabus.version, grades: syllabus.grades }, earned);
+function verdictFor(page: ChildPageResponse, ladder: ChildLadder, today: Day): Verdict | null {
+  const next = gradeAbove(
+    ladder.syllabus,
+    ladder.earned.map(({ grade }) => grade.slug),
+  );
   if (!next || today === '') return null;
   const { birthDate, leadSide } = page.child;
   return verdictOn(
@@ -169,27 +164,24 @@ function AwardButton({ childId, verdict }: { readonly childId: string; readonly 
   );
 }
 
-function ChildLadderView({
-  ladder,
-  syllabus,
-  verdict,
-}: {
-  readonly ladder: ChildLadder;
-  readonly syllabus: SyllabusResponse;
-  readonly verdict: Verdict | null;
-}) {
-  const earned = new Map(ladder.earned.map(({ grade, awardedOn }) => [grade.id, awardedOn]));
+function ChildLadderView({ ladder, verdict }: { readonly ladder: ChildLadder; readonly verdict: Verdict | null }) {
+  const { syllabus } = ladder;
+  const earned = new Map(ladder.earned.map(({ grade, awardedOn }) => [grade.slug, awardedOn]));
+  const highest = syllabus.grades.findLastIndex(({ slug }) => earned.has(slug));
+  const passed = new Set(syllabus.grades.slice(0, highest + 1).map(({ slug }) => slug));
+  // a grade that was put away is still a rung for whoever has earned it
+  const rungs = syllabus.grades.filter(({ slug, isPutAway }) => !isPutAway || earned.has(slug));
   return (
     <Ladder
       ground={syllabus.startsAs}
-      stepPixels={Math.min(130, 640 / (syllabus.grades.length + 1))}
-      rungs={syllabus.grades.map((grade) => {
-        const awardedOn = earned.get(grade.id);
+      stepPixels={Math.min(130, 640 / (rungs.length + 1))}
+      rungs={rungs.map((grade) => {
+        const awardedOn = earned.get(grade.slug);
         const isNext = grade.id === verdict?.grade.id;
         return {
           key: grade.id,
           name: grade.name,
-          state: awardedOn !== undefined ? 'earned' : isNext ? 'next' : 'above',
+          state: passed.has(grade.slug) ? 'earned' : isNext ? 'next' : 'above',
           ...(isNext ? { share: verdict.metCount / Math.max(1, verdict.standings.length) } : {}),
           beside:
             awardedOn !== undefined
@@ -200,6 +192,38 @@ function ChildLadderView({
         };
       })}
     />
+  );
+}
+
+/** Says that a child finishes its grade on an earlier version, and moves it over on purpose. */
+function EarlierVersion({
+  childId,
+  ladder,
+  mayMove,
+}: {
+  readonly childId: string;
+  readonly ladder: ChildLadder;
+  readonly mayMove: boolean;
+}) {
+  const move = useMoveOver(childId);
+  return (
+    <Box sx={{ border: `1px solid ${palette.line}`, borderRadius: '6px', p: 1.25, mt: 1, fontSize: 14 }}>
+      It finishes the grade it began on version {ladder.syllabus.version} of this ladder; the newest is version {ladder.newestVersion}.
+      <Refused error={move.error} />
+      {mayMove && (
+        <Button
+          variant="outlined"
+          size="small"
+          sx={{ mt: 1 }}
+          disabled={move.isPending}
+          onClick={() => {
+            move.mutate(ladder.programme);
+          }}
+        >
+          Move over to version {ladder.newestVersion}
+        </Button>
+      )}
+    </Box>
   );
 }
 

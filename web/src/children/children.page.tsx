@@ -13,6 +13,7 @@ import { Loaded, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
 import { plural, surfaceWords } from '../shared/words';
 import { useChildren } from './children.queries';
+import { ChildrenImport } from './parts/children-import';
 import { ChildDialog } from './parts/child-dialog';
 
 /** All children of the club, by group. */
@@ -22,6 +23,7 @@ export function ChildrenPage() {
   const session = useSession();
   const [text, setText] = useState('');
   const [isAdding, setAdding] = useState(false);
+  const [isTakingIn, setTakingIn] = useState(false);
   const [showsArchived, setShowsArchived] = useState(false);
   const mayChange = session.data?.person.role !== 'assistant';
   return (
@@ -48,6 +50,21 @@ export function ChildrenPage() {
             Archived too
           </ToggleButton>
           {mayChange && (
+            <>
+              <Button component="a" href="/api/children/table" download="children.csv" variant="outlined">
+                As a spreadsheet
+              </Button>
+              <Button
+                variant="outlined"
+                onClick={() => {
+                  setTakingIn(true);
+                }}
+              >
+                Take in a list
+              </Button>
+            </>
+          )}
+          {mayChange && (
             <Button
               variant="contained"
               onClick={() => {
@@ -60,6 +77,13 @@ export function ChildrenPage() {
         </>
       }
     >
+      {isTakingIn && (
+        <ChildrenImport
+          onClose={() => {
+            setTakingIn(false);
+          }}
+        />
+      )}
       <Panel label="Children by group">
         <Loaded query={groups} what="groups">
           {(allGroups) => (

@@ -1,4 +1,4 @@
-import type { AddChildRequest, ChangeChildRequest, ChildPageResponse, ChildResponse } from '@leiter/contract';
+import type { AddChildRequest, ChangeChildRequest, ChildPageResponse, ChildResponse, ChildrenImportResponse } from '@leiter/contract';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { api } from '../shared/api';
 import { queryClient } from '../shared/query-client';
@@ -44,4 +44,30 @@ export function useAwardGrade(id: string) {
       void queryClient.invalidateQueries({ queryKey: ['today'] });
     },
   });
+}
+
+/** Moves a child that finishes a grade on an earlier version over to the newest. */
+export function useMoveOver(id: string) {
+  return useMutation({
+    mutationFn: (programme: string) => api<ChildPageResponse>('POST', `children/${id}/newest-ladder`, { programme }),
+    onSuccess: (page) => {
+      queryClient.setQueryData(['child', id], page);
+      void queryClient.invalidateQueries({ queryKey: ['board'] });
+    },
+  });
+}
+
+/** What taking in a list would do; nothing is stored. */
+export const lookAtChildren = (text: string): Promise<ChildrenImportResponse> =>
+  api<ChildrenImportResponse>('POST', 'children/table?dryRun=true', { text });
+
+export async function takeInChildren(text: string): Promise<ChildrenImportResponse> {
+  const taken = await api<ChildrenImportResponse>('POST', 'children/table', { text });
+  await queryClient.invalidateQueries();
+  return taken;
+}
+
+export async function undoChildrenImport(id: string): Promise<void> {
+  await api<undefined>('DELETE', `children/imports/${id}`);
+  await queryClient.invalidateQueries();
 }

@@ -8,6 +8,7 @@ const entry = (movement: Movement, said: Partial<MovementResponse> = {}): Moveme
   ...movement,
   isOwn: false,
   isPutAway: false,
+  ownCue: null,
   ...said,
 });
 const movements = [

@@ -8,13 +8,14 @@ import type { MovementResponse } from '@leiter/contract';
 import type { Movement } from '@leiter/core';
 import { useMemo, useState } from 'react';
 import { useSession } from '../app/session.queries';
+import { ImportDialog } from '../shared/import-dialog';
 import { Loaded, Page } from '../shared/page';
 import { palette } from '../shared/palette';
+import { jsonOf } from '../shared/read-file';
 import { plural, programmeWords } from '../shared/words';
 import { countsOf, filtered, filterGroups, ownGroup, type ChosenFilters } from './library-filters';
-import { useMovements } from './library.queries';
+import { lookAtImport, takeIn, undoImport, useMovements } from './library.queries';
 import { movementSearch } from './movement-search';
-import { ImportDialog } from './parts/import-dialog';
 import { MovementGrid, type GridLook } from './parts/movement-grid';
 
 type Part = 'all' | 'general' | 'gymnastics' | 'dance' | 'martial-arts';
@@ -100,6 +101,16 @@ export function LibraryPage() {
       />
       {isTakingIn && (
         <ImportDialog
+          title="Take in a library file"
+          about="A leiter-library/1 file, as “Give out” writes it."
+          accept=".json,application/json"
+          read={(text) => {
+            const input = jsonOf(text);
+            return input === null ? { why: 'This file is not JSON.' } : { input };
+          }}
+          look={lookAtImport}
+          takeIn={takeIn}
+          undo={undoImport}
           onClose={() => {
             setTakingIn(false);
           }}

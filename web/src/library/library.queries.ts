@@ -1,5 +1,6 @@
 import type { LibraryImportResponse, MovementResponse } from '@leiter/contract';
 import { libraryOf, type Movement } from '@leiter/core';
+import type { ImportTold } from '../shared/import-dialog';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { api } from '../shared/api';
@@ -10,21 +11,37 @@ export function useMovements() {
   return useQuery({ queryKey: ['library'], queryFn: () => api<readonly MovementResponse[]>('GET', 'library'), staleTime: 5 * 60_000 });
 }
 
-/** The movements by slug; empty until they have come. */
+/** The movements by slug, the club's own cue before those of the entry; empty until they have come. */
 export function useLibrary() {
   const { data } = useMovements();
-  return useMemo(() => libraryOf(data ?? []), [data]);
+  return useMemo(
+    () => libraryOf((data ?? []).map((movement) => (movement.ownCue === null ? movement : { ...movement, cues: cuesOf(movement) }))),
+    [data],
+  );
+}
+
+/** What is said to the children, the club's own cue first. */
+export function cuesOf({ ownCue, cues }: MovementResponse): readonly string[] {
+  return ownCue === null ? cues : [ownCue, ...cues.filter((cue) => cue !== ownCue)];
 }
 
 /** What taking in a file would do; nothing is stored. */
-export function lookAtImport(file: unknown): Promise<LibraryImportResponse> {
-  return api<LibraryImportResponse>('POST', 'library/import?dryRun=true', file);
+export async function lookAtImport(file: unknown): Promise<ImportTold> {
+  return told(await api<LibraryImportResponse>('POST', 'library/import?dryRun=true', file));
 }
 
-export async function takeIn(file: unknown): Promise<LibraryImportResponse> {
+export async function takeIn(file: unknown): Promise<ImportTold> {
   const taken = await api<LibraryImportResponse>('POST', 'library/import', file);
   await queryClient.invalidateQueries({ queryKey: ['library'] });
-  return taken;
+  return told(taken);
+}
+
+function told({ added, changed, same, importId }: LibraryImportResponse): ImportTold {
+  return {
+    summary: `${String(added.length)} added, ${String(changed.length)} changed, ${String(same.length)} the same already`,
+    lines: [...added.map((slug) => `${slug}: added`), ...changed.map(({ slug, fields }) => `${slug}: ${fields.join(', ')} changed`)],
+    importId,
+  };
 }
 
 export async function undoImport(id: string): Promise<void> {
@@ -39,5 +56,11 @@ export async function saveMovement(movement: Movement): Promise<void> {
 
 export async function putMovementAway(slug: string, isPutAway: boolean): Promise<void> {
   await api<MovementResponse>('PATCH', `library/${slug}`, { isPutAway });
+  await queryClient.invalidateQueries({ queryKey: ['library'] });
+}
+
+/** What the club says to the children on a movement, whoever wrote the entry; empty to say what the entry says. */
+export async function sayOwnCue(slug: string, ownCue: string): Promise<void> {
+  await api<MovementResponse>('PATCH', `library/${slug}`, { ownCue });
   await queryClient.invalidateQueries({ queryKey: ['library'] });
 }

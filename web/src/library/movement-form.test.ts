@@ -1,6 +1,6 @@
 import { aMovement } from '@leiter/core/testing';
 import { describe, expect, it } from 'vitest';
-import { formOf, movementFrom, slugOf } from './movement-form';
+import { formOf, movementFrom } from './movement-form';
 
 const movement = aMovement('roll', {
   name: 'Roll',
@@ -43,15 +43,5 @@ describe('editing an entry', () => {
   it('leaves an age out when its dose is emptied', () => {
     const form = { ...formOf(movement), dose: { ...formOf(movement).dose, age1013: '' } };
     expect(movementFrom(movement, form).movement.dose['10-13']).toBeNull();
-  });
-});
-
-describe('the slug of a name', () => {
-  it.each([
-    ['Demi-plié', 'demi-plie'],
-    ['  Quay hop! ', 'quay-hop'],
-    ['???', 'movement'],
-  ])('of “%s” is %s', (name, slug) => {
-    expect(slugOf(name)).toBe(slug);
   });
 });

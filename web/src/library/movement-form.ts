@@ -1,4 +1,4 @@
-import { ageBands, readDose, tierNames, writeDose, type AgeBand, type Effort, type Movement, type TierName } from '@leiter/core';
+import { ageBands, readDose, slugOf, tierNames, writeDose, type AgeBand, type Effort, type Movement, type TierName } from '@leiter/core';
 
 /** An entry of the library as one edits it: lists are lines of text. */
 export interface MovementForm {
@@ -99,17 +99,4 @@ export function movementFrom(before: Movement, form: MovementForm): { readonly m
       dose: { ...before.dose, ...Object.fromEntries(doses) },
     },
   };
-}
-
-/** A name as the slug of a file: lower case, letters and digits, joined by hyphens. */
-export function slugOf(name: string): string {
-  return (
-    name
-      .toLowerCase()
-      .normalize('NFD')
-      .replace(/\p{M}/gu, '')
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-|-$/g, '')
-      .slice(0, 60) || 'movement'
-  );
 }

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { MovementResponse } from '@leiter/contract';
 import { ageBands, doseText, effortWord, regionWord, tierNames, type Library, type Movement } from '@leiter/core';
-import { useState, type ReactNode } from 'react';
+import { lazy, Suspense, type ReactNode, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useSession } from '../app/session.queries';
 import { Figure } from '../shared/figure';
@@ -12,8 +12,8 @@ import { Loaded, Message, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
 import { kindWords, programmeWords, surfaceWords } from '../shared/words';
 import { MovementDialog } from './parts/movement-dialog';
-import { WayPicture } from './parts/way-picture';
-import { putMovementAway, useLibrary, useMovements } from './library.queries';
+import { OwnCue } from './parts/own-cue';
+import { cuesOf, putMovementAway, useLibrary, useMovements } from './library.queries';
 
 /** One movement: its stages, versions, faults and fixes, how to help, and what to care about. */
 export function MovementPage() {
@@ -38,8 +38,13 @@ export function MovementPage() {
   );
 }
 
+// the packages that draw the way are large and wanted only here
+const WayGraph = lazy(async () => ({ default: (await import('./parts/way-graph')).WayGraph }));
+
 function MovementView({ movement, library }: { readonly movement: MovementResponse; readonly library: Library }) {
   const { term } = movement;
+  const role = useSession().data?.person.role;
+  const mayChange = role === 'owner' || role === 'instructor';
   const about = [
     kindWords[movement.kind],
     movement.programmes.map((one) => programmeWords[one] ?? one).join(', ') || 'every programme',
@@ -60,7 +65,7 @@ function MovementView({ movement, library }: { readonly movement: MovementRespon
             <Typography sx={{ fontSize: 18 }}>{movement.plainMeaning}</Typography>
             {movement.picture !== null && <Typography sx={{ color: palette.soft }}>“{movement.picture}”</Typography>}
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5 }}>
-              {movement.cues.map((cue) => (
+              {cuesOf(movement).map((cue) => (
                 <Box
                   key={cue}
                   sx={{ border: `1px solid ${palette.line}`, borderRadius: '6px', px: 1.25, py: 0.4, backgroundColor: '#FFFFFF' }}
@@ -69,6 +74,7 @@ function MovementView({ movement, library }: { readonly movement: MovementRespon
                 </Box>
               ))}
             </Box>
+            {mayChange && <OwnCue key={movement.slug} movement={movement} />}
           </Box>
         </Box>
         <StageLadder stages={movement.stages} />
@@ -82,7 +88,16 @@ function MovementView({ movement, library }: { readonly movement: MovementRespon
             </>
           )}
         </Part>
-        <WayPicture movement={movement} library={library} />
+        {movement.prerequisites.length + movement.leadsTo.length > 0 && (
+          <Box component="section" aria-label="The way" sx={{ mb: 2.5, maxWidth: 860 }}>
+            <Typography variant="h2" sx={{ mb: 1 }}>
+              The way
+            </Typography>
+            <Suspense fallback={<Box sx={{ height: 320, color: palette.soft }}>Drawing the way …</Box>}>
+              <WayGraph movement={movement} library={library} />
+            </Suspense>
+          </Box>
+        )}
       </Panel>
       <Panel label="Facts" width={380}>
         <Facts movement={movement} library={library} />

@@ -1,10 +1,13 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import type { SyllabusResponse } from '@leiter/contract';
+import type { SavedSyllabusResponse, SyllabusResponse } from '@leiter/contract';
+import { gradesInUse } from '@leiter/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { useSession } from '../app/session.queries';
 import { useOwnProgramme } from '../club/groups.queries';
 import { useLibrary } from '../library/library.queries';
 import { criterionText } from '../record/criterion-text';
@@ -13,6 +16,8 @@ import { Ladder } from '../shared/ladder';
 import { Loaded, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
 import { plural } from '../shared/words';
+import { SyllabusImport } from './parts/syllabus-import';
+import { LadderEditor } from './parts/ladder-editor';
 import { useSyllabuses } from './syllabus.queries';
 
 const schoolWords = {
@@ -23,35 +28,90 @@ const schoolWords = {
 /** The ladder of each programme, and what a grade asks for. */
 export function SyllabusPage() {
   const syllabuses = useSyllabuses();
+  const library = useLibrary();
+  const role = useSession().data?.person.role;
   const [programme, setProgramme] = useState<string | null>(null);
+  const [open, setOpen] = useState<'change' | 'take-in' | null>(null);
+  const [saved, setSaved] = useState<SavedSyllabusResponse | null>(null);
   const own = useOwnProgramme();
+  const close = (): void => {
+    setOpen(null);
+  };
   return (
     <Loaded query={syllabuses} what="syllabuses">
       {(all) => {
         const shown = all.find((one) => one.programme === (programme ?? own)) ?? all[0];
+        if (shown && open === 'change')
+          return (
+            <LadderEditor
+              syllabus={shown}
+              library={library}
+              onLeave={close}
+              onSaved={(answer) => {
+                setSaved(answer);
+                close();
+              }}
+            />
+          );
         return (
           <Page
             title="Syllabus"
-            about={shown ? `${plural(shown.grades.length, 'grade', 'grades')} · stretching: ${schoolWords[shown.stretchingSchool]}` : ''}
+            about={shown ? aboutLadder(shown) : ''}
             actions={
-              <ToggleButtonGroup
-                exclusive
-                size="small"
-                value={shown?.programme}
-                aria-label="Programme"
-                onChange={(_event, value: string | null) => {
-                  if (value !== null) setProgramme(value);
-                }}
-              >
-                {all.map((one) => (
-                  <ToggleButton key={one.programme} value={one.programme}>
-                    {one.programmeName}
-                  </ToggleButton>
-                ))}
-              </ToggleButtonGroup>
+              <>
+                <ToggleButtonGroup
+                  exclusive
+                  size="small"
+                  value={shown?.programme}
+                  aria-label="Programme"
+                  onChange={(_event, value: string | null) => {
+                    if (value !== null) setProgramme(value);
+                  }}
+                >
+                  {all.map((one) => (
+                    <ToggleButton key={one.programme} value={one.programme}>
+                      {one.programmeName}
+                    </ToggleButton>
+                  ))}
+                </ToggleButtonGroup>
+                <Button component="a" href="/api/syllabuses/export" download="syllabuses.json" variant="outlined">
+                  Give out as a file
+                </Button>
+                {shown && (
+                  <Button
+                    component="a"
+                    href={`/api/syllabuses/${shown.programme}/table`}
+                    download={`${shown.programme}.csv`}
+                    variant="outlined"
+                  >
+                    As a spreadsheet
+                  </Button>
+                )}
+                {shown && role !== 'assistant' && (
+                  <>
+                    <Button
+                      variant="outlined"
+                      onClick={() => {
+                        setOpen('take-in');
+                      }}
+                    >
+                      Take in
+                    </Button>
+                    <Button
+                      variant="contained"
+                      onClick={() => {
+                        setOpen('change');
+                      }}
+                    >
+                      Change
+                    </Button>
+                  </>
+                )}
+              </>
             }
           >
-            {shown && <Grades key={shown.programme} syllabus={shown} />}
+            {shown && <Grades key={`${shown.programme} ${String(shown.version)}`} syllabus={shown} saved={saved} />}
+            {shown && open === 'take-in' && <SyllabusImport syllabus={shown} onClose={close} />}
           </Page>
         );
       }}
@@ -59,10 +119,24 @@ export function SyllabusPage() {
   );
 }
 
-function Grades({ syllabus }: { readonly syllabus: SyllabusResponse }) {
+function aboutLadder({ grades, stretchingSchool, version }: SyllabusResponse): string {
+  return `${plural(gradesInUse(grades).length, 'grade', 'grades')} · version ${String(version)} · stretching: ${schoolWords[stretchingSchool]}`;
+}
+
+function savedWords({ syllabus, finishingOnEarlier }: SavedSyllabusResponse): string {
+  const stay =
+    finishingOnEarlier === 0
+      ? 'No child has begun a grade that changed.'
+      : `${plural(finishingOnEarlier, 'child finishes', 'children finish')} the grade begun on version ${String(syllabus.version - 1)}; on a child’s page it can be moved over.`;
+  return `Version ${String(syllabus.version)} is saved. Grades that were earned stay earned. ${stay}`;
+}
+
+function Grades({ syllabus, saved }: { readonly syllabus: SyllabusResponse; readonly saved: SavedSyllabusResponse | null }) {
   const library = useLibrary();
-  const [chosen, setChosen] = useState(syllabus.grades[0]?.id ?? '');
-  const grade = syllabus.grades.find(({ id }) => id === chosen);
+  const grades = gradesInUse(syllabus.grades);
+  const [chosen, setChosen] = useState(grades[0]?.id ?? '');
+  const grade = grades.find(({ id }) => id === chosen);
+  const isJustSaved = saved?.syllabus.programme === syllabus.programme && saved.syllabus.version === syllabus.version;
   return (
     <>
       <Panel label="Ladder" width={330} padding={1.5}>
@@ -71,8 +145,8 @@ function Grades({ syllabus }: { readonly syllabus: SyllabusResponse }) {
           climber={false}
           chosen={chosen}
           onChoose={setChosen}
-          stepPixels={Math.min(130, 640 / (syllabus.grades.length + 1))}
-          rungs={syllabus.grades.map(({ id, name, requirements }) => ({
+          stepPixels={Math.min(130, 640 / (grades.length + 1))}
+          rungs={grades.map(({ id, name, requirements }) => ({
             key: id,
             name,
             state: id === chosen ? 'earned' : 'above',
@@ -81,6 +155,11 @@ function Grades({ syllabus }: { readonly syllabus: SyllabusResponse }) {
         />
       </Panel>
       <Panel label="Requirements">
+        {isJustSaved && (
+          <Box role="status" sx={{ mb: 2, p: 1.25, border: `1px solid ${palette.line}`, borderRadius: '6px', maxWidth: 760 }}>
+            {savedWords(saved)}
+          </Box>
+        )}
         {grade && (
           <Box sx={{ maxWidth: 760 }}>
             <Typography variant="h2">{grade.name}</Typography>

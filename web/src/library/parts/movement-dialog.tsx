@@ -1,14 +1,14 @@
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import type { MovementResponse } from '@leiter/contract';
-import { ageBands, effortWord, tierNames, type Effort } from '@leiter/core';
+import { ageBands, effortWord, slugOf, tierNames, type Effort } from '@leiter/core';
 import type { Control, Path } from 'react-hook-form';
 import { ApiError } from '../../shared/api';
 import { FormDialog } from '../../shared/form-dialog';
 import { FormField } from '../../shared/form-field';
 import { useServerForm } from '../../shared/server-form';
 import { saveMovement } from '../library.queries';
-import { doseField, formOf, movementFrom, slugOf, type MovementForm } from '../movement-form';
+import { doseField, formOf, movementFrom, type MovementForm } from '../movement-form';
 
 const efforts: readonly Effort[] = [0, 1, 2, 3, 4];
 
@@ -26,7 +26,7 @@ export function MovementDialog({
 }) {
   const begun = formOf(movement);
   const { form, submit } = useServerForm<MovementForm>(isCopy ? { ...begun, name: `${begun.name}, our own` } : begun, async (values) => {
-    const { isOwn: _own, isPutAway: _away, ...before } = movement;
+    const { isOwn: _own, isPutAway: _away, ownCue: _said, ...before } = movement;
     // what leads here and where it leads stays with the one it is copied from
     const base = isCopy ? { ...before, slug: slugOf(values.name), leadsTo: [] } : before;
     const { movement: edited, faults } = movementFrom(base, values);

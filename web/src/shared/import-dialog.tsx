@@ -6,25 +6,47 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
-import type { FieldProblem, LibraryImportResponse } from '@leiter/contract';
+import type { FieldProblem } from '@leiter/contract';
 import { useRef, useState, type ChangeEvent } from 'react';
-import { ApiError } from '../../shared/api';
-import { palette } from '../../shared/palette';
-import { plural } from '../../shared/words';
-import { lookAtImport, takeIn, undoImport } from '../library.queries';
+import { ApiError } from './api';
+import { palette } from './palette';
+import { textOf } from './read-file';
 
-type State =
+/** What a file would change, or did. */
+export interface ImportTold {
+  /** `3 added, 2 changed, 40 the same`. */
+  readonly summary: string;
+  /** Everything that becomes different, line by line. */
+  readonly lines: readonly string[];
+  readonly importId: string | null;
+}
+
+interface Props<Input> {
+  readonly title: string;
+  /** What kind of file is taken, and what is not in it. */
+  readonly about: string;
+  /** The kinds of files, as a file chooser takes them. */
+  readonly accept: string;
+  /** Reads the text of a file; or says why it is none of these. */
+  readonly read: (text: string, fileName: string) => { readonly input: Input } | { readonly why: string };
+  readonly look: (input: Input) => Promise<ImportTold>;
+  readonly takeIn: (input: Input) => Promise<ImportTold>;
+  readonly undo: (importId: string) => Promise<void>;
+  readonly onClose: () => void;
+}
+
+type State<Input> =
   | { readonly kind: 'choosing'; readonly why?: string; readonly errors?: readonly FieldProblem[] }
   | { readonly kind: 'waiting' }
-  | { readonly kind: 'looking'; readonly file: unknown; readonly changes: LibraryImportResponse }
-  | { readonly kind: 'taken'; readonly changes: LibraryImportResponse }
+  | { readonly kind: 'looking'; readonly input: Input; readonly told: ImportTold }
+  | { readonly kind: 'taken'; readonly told: ImportTold }
   | { readonly kind: 'undone' };
 
-/** Takes in a library file: first shown what it would change, then all or nothing, then undone if it was a mistake. */
-export function ImportDialog({ onClose }: { readonly onClose: () => void }) {
-  const [state, setState] = useState<State>({ kind: 'choosing' });
+/** Takes in a file: first shown what it would change, then all or nothing, then undone if it was a mistake. */
+export function ImportDialog<Input>({ title, about, accept, read, look, takeIn, undo, onClose }: Props<Input>) {
+  const [state, setState] = useState<State<Input>>({ kind: 'choosing' });
   const input = useRef<HTMLInputElement>(null);
-  const attempt = async (work: () => Promise<State>): Promise<void> => {
+  const attempt = async (work: () => Promise<State<Input>>): Promise<void> => {
     setState({ kind: 'waiting' });
     try {
       setState(await work());
@@ -41,14 +63,14 @@ export function ImportDialog({ onClose }: { readonly onClose: () => void }) {
     const [chosen] = event.target.files ?? [];
     if (!chosen) return;
     void attempt(async () => {
-      const file = parsed(await chosen.text());
-      if (file === null) return { kind: 'choosing', why: 'This file is not JSON. Nothing was stored.' };
-      return { kind: 'looking', file, changes: await lookAtImport(file) };
+      const found = read(textOf(new Uint8Array(await chosen.arrayBuffer())), chosen.name);
+      if ('why' in found) return { kind: 'choosing', why: `${found.why} Nothing was stored.` };
+      return { kind: 'looking', input: found.input, told: await look(found.input) };
     });
   };
   return (
     <Dialog open onClose={onClose} aria-labelledby="import-title" maxWidth="sm" fullWidth>
-      <DialogTitle id="import-title">Take in a library file</DialogTitle>
+      <DialogTitle id="import-title">{title}</DialogTitle>
       <DialogContent>
         {state.kind === 'choosing' && (
           <>
@@ -58,22 +80,16 @@ export function ImportDialog({ onClose }: { readonly onClose: () => void }) {
               </Alert>
             )}
             {state.errors && <Errors errors={state.errors} />}
-            <Typography sx={{ mb: 2 }}>
-              A leiter-library/1 file, as “Give out” writes it. You see first what it would change; nothing is stored before you say so.
-            </Typography>
+            <Typography sx={{ mb: 2 }}>{about} You see first what it would change; nothing is stored before you say so.</Typography>
             <Button variant="outlined" onClick={() => input.current?.click()}>
               Choose a file
             </Button>
-            <input ref={input} type="file" accept=".json,application/json" hidden aria-label="Library file" onChange={choose} />
+            <input ref={input} type="file" accept={accept} hidden aria-label="File" onChange={choose} />
           </>
         )}
         {state.kind === 'waiting' && <Typography>Reading …</Typography>}
-        {state.kind === 'looking' && <Changes changes={state.changes} />}
-        {state.kind === 'taken' && (
-          <Typography role="status">
-            {plural(state.changes.added.length, 'movement', 'movements')} added, {state.changes.changed.length} changed.
-          </Typography>
-        )}
+        {state.kind === 'looking' && <Changes told={state.told} />}
+        {state.kind === 'taken' && <Typography role="status">Taken in: {state.told.summary}.</Typography>}
         {state.kind === 'undone' && <Typography role="status">It is all as it was before.</Typography>}
       </DialogContent>
       <DialogActions sx={{ p: 2 }}>
@@ -83,21 +99,21 @@ export function ImportDialog({ onClose }: { readonly onClose: () => void }) {
         {state.kind === 'looking' && (
           <Button
             variant="contained"
-            disabled={state.changes.added.length + state.changes.changed.length === 0}
+            disabled={state.told.lines.length === 0}
             onClick={() => {
-              void attempt(async () => ({ kind: 'taken', changes: await takeIn(state.file) }));
+              void attempt(async () => ({ kind: 'taken', told: await takeIn(state.input) }));
             }}
           >
             Take it in
           </Button>
         )}
-        {state.kind === 'taken' && state.changes.importId !== null && (
+        {state.kind === 'taken' && state.told.importId !== null && (
           <Button
             variant="outlined"
             onClick={() => {
-              const id = state.changes.importId ?? '';
+              const id = state.told.importId ?? '';
               void attempt(async () => {
-                await undoImport(id);
+                await undo(id);
                 return { kind: 'undone' };
               });
             }}
@@ -110,26 +126,14 @@ export function ImportDialog({ onClose }: { readonly onClose: () => void }) {
   );
 }
 
-function parsed(text: string): unknown {
-  try {
-    return JSON.parse(text);
-  } catch {
-    return null;
-  }
-}
+const mostListed = 60;
 
-const mostListed = 40;
-
-function Changes({ changes }: { readonly changes: LibraryImportResponse }) {
-  const lines = [
-    ...changes.added.map((slug) => `${slug}: added`),
-    ...changes.changed.map(({ slug, fields }) => `${slug}: ${fields.join(', ')} changed`),
-  ];
+function Changes({ told }: { readonly told: ImportTold }) {
+  const { summary, lines } = told;
   return (
     <>
       <Typography sx={{ mb: 1 }}>
-        <strong>{changes.added.length}</strong> would be added, <strong>{changes.changed.length}</strong> changed,{' '}
-        <strong>{changes.same.length}</strong> are the same already.
+        {lines.length === 0 ? 'Nothing would change' : 'It would change'}: {summary}.
       </Typography>
       <Box component="ul" aria-label="What would change" sx={{ m: 0, pl: 2.5, fontSize: 14.5 }}>
         {lines.slice(0, mostListed).map((line) => (

@@ -1,0 +1,73 @@
+import { ageBands } from './age-band.js';
+import { doseLimits } from './dose.js';
+import { movementKinds } from './kind.js';
+import { entryChoices, libraryFormat, mustBeWritten } from './library-file.js';
+import { fieldShapes } from './library-shapes.js';
+import { levels } from './posture.js';
+
+/** The numbers of a dose that are whole. */
+const wholeNumbers = new Set(['sets', 'reps', 'eights', 'repeats', 'countIn']);
+
+const doseFields = {
+  reps: ['sets', 'reps', 'secondsPerRep', 'restSeconds'],
+  hold: ['sets', 'holdSeconds', 'restSeconds'],
+  timed: ['seconds'],
+  counts: ['eights', 'bpm', 'repeats', 'countIn'],
+} as const;
+
+function doseSchema(kind: keyof typeof doseFields): object {
+  const fields = doseFields[kind];
+  return {
+    type: 'object',
+    additionalProperties: false,
+    required: ['kind', ...fields],
+    properties: {
+      kind: { const: kind },
+      ...Object.fromEntries(
+        fields.map((field) => {
+          const { least, most } = doseLimits[field];
+          return [field, { type: wholeNumbers.has(field) ? 'integer' : 'number', minimum: least, maximum: most }];
+        }),
+      ),
+    },
+  };
+}
+
+/** An entry of a library as JSON Schema, from the same shapes, words and limits that `readLibrary` checks. */
+export function movementSchema(): object {
+  return {
+    type: 'object',
+    additionalProperties: false,
+    required: mustBeWritten,
+    properties: {
+      slug: { type: 'string', pattern: '^[a-z0-9]+(-[a-z0-9]+)*$' },
+      kind: { enum: movementKinds },
+      level: { enum: levels },
+      ...Object.fromEntries(Object.entries(entryChoices).map(([field, words]) => [field, { enum: words }])),
+      ...Object.fromEntries(Object.entries(fieldShapes).map(([field, { schema }]) => [field, schema])),
+      dose: {
+        type: 'object',
+        additionalProperties: false,
+        properties: Object.fromEntries(ageBands.map((band) => [band, { anyOf: [{ $ref: '#/$defs/dose' }, { type: 'null' }] }])),
+      },
+    },
+  };
+}
+
+/** The definitions that a schema with movements in it refers to. */
+export function doseDefinition(): object {
+  return { dose: { oneOf: [doseSchema('reps'), doseSchema('hold'), doseSchema('timed'), doseSchema('counts')] } };
+}
+
+/** `leiter-library/1` as JSON Schema (2020-12). What it cannot say – circles, names that are not there – `readLibrary` says. */
+export function librarySchema(): object {
+  return {
+    $schema: 'https://json-schema.org/draft/2020-12/schema',
+    title: libraryFormat,
+    type: 'object',
+    additionalProperties: false,
+    required: ['format', 'movements'],
+    properties: { format: { const: libraryFormat }, movements: { type: 'array', maxItems: 5000, items: movementSchema() } },
+    $defs: doseDefinition(),
+  };
+}

@@ -1,0 +1,47 @@
+import { readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { librarySchema } from '@leiter/core';
+import { Ajv2020 } from 'ajv/dist/2020.js';
+import { format } from 'prettier';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { syllabusSchema } from '../src/syllabus/syllabus-schema.js';
+import { testApp, type Agent, type TestApp } from './test-app.js';
+
+const folder = fileURLToPath(new URL('../../docs/formats/', import.meta.url));
+const written = (schema: object) => format(JSON.stringify(schema), { parser: 'json', printWidth: 140 });
+/** The first example of a page. */
+const exampleOf = (page: string): unknown => JSON.parse(/```json\n([\s\S]*?)```/.exec(readFileSync(`${folder}${page}`, 'utf8'))?.[1] ?? '');
+
+const formats = [
+  { name: 'leiter-library-1', schema: librarySchema, path: 'library' },
+  { name: 'leiter-syllabus-1', schema: syllabusSchema, path: 'syllabuses' },
+] as const;
+
+let club: TestApp;
+let owner: Agent;
+beforeAll(async () => {
+  club = await testApp({ filled: 'demo' });
+  owner = await club.as('owner');
+});
+afterAll(() => club.close());
+
+describe.each(formats)('$name', ({ name, schema, path }) => {
+  it('is published as what validates it says; update with “vitest -u”', async () => {
+    await expect(await written(schema())).toMatchFileSnapshot(`${folder}${name}.schema.json`);
+  });
+
+  it('fits what the club gives out, and the example of its page', async () => {
+    const fits = new Ajv2020({ strict: false }).compile(schema());
+    const given = (await owner.get(`/api/${path}/export`).expect(200)).body;
+    expect(fits(given) ? [] : fits.errors).toEqual([]);
+    expect(fits(exampleOf(`${name}.md`)) ? [] : fits.errors).toEqual([]);
+    expect(fits({ ...given, surprise: 1 })).toBe(false);
+  });
+
+  it('takes the example of its page in', async () => {
+    await owner
+      .post(`/api/${path}/import?dryRun=true`)
+      .send(exampleOf(`${name}.md`) as object)
+      .expect(200);
+  });
+});
