@@ -2,13 +2,14 @@
 import { cpus, totalmem } from 'node:os';
 import { writeFileSync } from 'node:fs';
 import { cluster, freePort } from './cluster.mjs';
-import { requireNode, requirePackages, requirePostgres } from './requirements.mjs';
+import { requireChromium, requireNode, requirePackages, requirePostgres } from './requirements.mjs';
 import { bin, root, run, tsc } from './run.mjs';
 import { giveUp, say } from './say.mjs';
 
 requireNode();
 requirePackages();
 requirePostgres();
+requireChromium();
 say('Building …');
 const build = run(process.execPath, [...tsc, '-b']);
 if (build.code !== 0) giveUp(build.output);
@@ -27,15 +28,28 @@ say('Measuring the computation …');
 const core = [...measured('core/dist-test/bench/evaluate.js'), ...measured('core/dist-test/bench/figure.js')];
 say('Measuring the search …');
 const web = measured(`${root}/node_modules/vitest/vitest.mjs`, {}, ['run', '--config', 'web/bench/vitest.config.ts']);
-say('Measuring the board of a group …');
-const database = cluster({ folder: `${root}/.leiter-test/bench`, port: await freePort(), isForTests: false });
-let server;
-try {
-  database.start();
-  server = measured('server/dist-test/bench/board.js', { LEITER_BENCH_DATABASE_URL: database.url() });
-} finally {
-  database.destroy();
+/** @returns what a bench of the server says, on a database of its own. */
+function onDatabase(script) {
+  const database = cluster({ folder: `${root}/.leiter-test/bench`, port: freePorts.shift(), isForTests: false });
+  try {
+    database.start();
+    return measured(script, { LEITER_BENCH_DATABASE_URL: database.url() });
+  } finally {
+    database.destroy();
+  }
 }
+const freePorts = [await freePort(), await freePort()];
+say('Measuring the board of a group …');
+const server = onDatabase('server/dist-test/bench/board.js');
+say('Measuring a large import …');
+const imported = onDatabase('server/dist-test/bench/import.js');
+say('Measuring the pages in the browser …');
+const browser = run(bin('playwright'), ['test', '--config', 'e2e/bench.config.ts']);
+if (browser.code !== 0) giveUp(browser.output);
+const pages = browser.stdout
+  .split('\n')
+  .filter((line) => line.startsWith('{'))
+  .map((line) => JSON.parse(line));
 
 const ms = (value) => (value === undefined ? '–' : `${value.toFixed(2)} ms`);
 const table = (rows, tail) =>
@@ -70,6 +84,22 @@ ${table(
   wanted([board, byHand], (limit) => `p95 ≤ ${limit} ms`),
   'p95',
 )}
+
+## Taking in a file (server)
+
+${table(
+  wanted(imported, (limit) => `p95 ≤ ${limit} ms`),
+  'p95',
+)}
+
+## Pages (browser)
+
+${table(
+  wanted(pages, (limit) => `p95 ≤ ${limit} ms`),
+  'p95',
+)}
+
+## The board beside its SQL
 
 HTTP, sign-in check and reckoning together take ${ratio.ratio.toFixed(2)} times the p95 of the same SQL sent by hand (median: ${ratio.medianRatio.toFixed(2)} times); wanted: at most ${ratio.limit}.
 `;

@@ -18,7 +18,7 @@ test('The library answers as one types, is narrowed by what it asks, and is walk
   await list.getByRole('link', { name: 'Cartwheel', exact: true }).click();
   await expect(page.getByRole('img', { name: 'Wheel sideways over your hands with long legs' })).toBeVisible();
   const way = page.getByRole('region', { name: 'The way' });
-  await way.getByRole('list', { name: 'First' }).getByRole('link').first().click();
+  await way.getByRole('link').first().click();
   await expect(page.getByRole('heading', { name: 'Lever kick', level: 1 })).toBeVisible();
 });
 
@@ -57,7 +57,7 @@ test('A library file is looked at, taken in whole, and undone; a broken one is r
   writeFileSync(broken, JSON.stringify({ ...file, movements: [{ ...first, effort: 9 }] }));
   await page.getByRole('button', { name: 'Take in a file' }).click();
   const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('Library file').setInputFiles(broken);
+  await dialog.getByLabel('File').setInputFiles(broken);
   await expect(dialog.getByText(`${first.slug}.effort`)).toBeVisible();
 
   const good = info.outputPath('good.json');
@@ -71,11 +71,11 @@ test('A library file is looked at, taken in whole, and undone; a broken one is r
       ],
     }),
   );
-  await dialog.getByLabel('Library file').setInputFiles(good);
+  await dialog.getByLabel('File').setInputFiles(good);
   await expect(dialog.getByText('quay-hop: added')).toBeVisible();
   await expect(dialog.getByText(`${first.slug}: plainMeaning changed`)).toBeVisible();
   await dialog.getByRole('button', { name: 'Take it in' }).click();
-  await expect(dialog.getByText('1 movement added, 1 changed.')).toBeVisible();
+  await expect(dialog.getByText(/Taken in: 1 added, 1 changed/)).toBeVisible();
   await dialog.getByRole('button', { name: 'Undo' }).click();
   await expect(dialog.getByText('It is all as it was before.')).toBeVisible();
   await dialog.getByRole('button', { name: 'Close' }).click();
@@ -94,6 +94,16 @@ test('The library scrolls without holding up the page', async ({ page, leiter })
   await expect(list.getByRole('link').first()).toBeVisible();
   // only what can be seen is drawn
   expect(await list.getByRole('listitem').count()).toBeLessThan(60);
+});
+
+test('The club says a cue of its own, and Teach says it first', async ({ page, leiter }) => {
+  await signIn(page, leiter, 'gymnastics');
+  await page.goto(`${leiter.url}/library/candle`);
+  await page.getByLabel('What we say ourselves').fill('Toes to the lamp');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText('Toes to the lamp', { exact: true })).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('What we say ourselves')).toHaveValue('Toes to the lamp');
 });
 
 test('The club writes its own: a copy with other words and another dose, put away and put back', async ({ page, leiter }) => {

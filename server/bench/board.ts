@@ -1,19 +1,11 @@
-import 'reflect-metadata';
-import { performance } from 'node:perf_hooks';
-import { makeApp } from '#server/app';
-import { DemoClubService } from '#server/demo/demo-club.service';
-import { demoPassword } from '#server/demo/demo-people';
+import { at, benchClub, tell, timed } from './bench-club.js';
 import pg from 'pg';
 
 /** Measures the board of a group over HTTP beside the same SQL sent by hand, in one run; prints one JSON line per row. */
-const databaseUrl = process.env['LEITER_BENCH_DATABASE_URL'] ?? '';
 const rounds = 400;
 const wantedObservations = 100_000;
 
-const app = await makeApp({ databaseUrl, logLevels: ['error', 'fatal'] });
-await app.get(DemoClubService).load();
-await app.listen(0, '127.0.0.1');
-const base = `${await app.getUrl()}/api`;
+const club = await benchClub();
 
 /** Children in other groups and marks of all, over three years, until there are enough. */
 async function fill(client: pg.Client): Promise<void> {
@@ -39,40 +31,14 @@ async function fill(client: pg.Client): Promise<void> {
   await client.query('VACUUM ANALYZE');
 }
 
-async function timed(work: () => Promise<unknown>): Promise<readonly number[]> {
-  const taken: number[] = [];
-  for (let round = 0; round < rounds; round++) {
-    const begun = performance.now();
-    await work();
-    taken.push(performance.now() - begun);
-  }
-  return taken.slice(rounds / 10).toSorted((a, b) => a - b); // the first tenth warms up
-}
-
-const at = (sorted: readonly number[], share: number): number =>
-  sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? 0;
-
-const client = new pg.Client({ connectionString: databaseUrl });
+const client = new pg.Client({ connectionString: club.databaseUrl });
 await client.connect();
 await fill(client);
 const { rows: counted } = await client.query<{ count: string }>('SELECT count(*) FROM observation');
 
-const signedIn = await fetch(`${base}/session`, {
-  method: 'POST',
-  headers: { 'content-type': 'application/json' },
-  body: JSON.stringify({ email: 'owner@sail-loft.example', password: demoPassword }),
-});
-const cookie = signedIn.headers.get('set-cookie')?.split(';')[0] ?? '';
-const groups = (await (await fetch(`${base}/groups`, { headers: { cookie } })).json()) as readonly {
-  readonly id: string;
-  readonly name: string;
-}[];
+const groups = (await club.ask('GET', 'groups')) as readonly { readonly id: string; readonly name: string }[];
 const group = groups.find(({ name }) => name === 'Kittiwakes')?.id ?? '';
-const board = async (): Promise<void> => {
-  const answer = await fetch(`${base}/groups/${group}/board`, { headers: { cookie } });
-  if (!answer.ok) throw new Error(`the board answered ${String(answer.status)}`);
-  await answer.json();
-};
+const board = (): Promise<unknown> => club.ask('GET', `groups/${group}/board`);
 
 /** What one request for the board sends to the database, as it sends it. */
 async function statements(): Promise<readonly { readonly text: string; readonly values: unknown[] }[]> {
@@ -92,30 +58,14 @@ async function statements(): Promise<readonly { readonly text: string; readonly 
 
 await board();
 const sql = await statements();
-const overHttp = await timed(board);
-const byHand = await timed(async () => {
+const overHttp = await timed(rounds, board);
+const byHand = await timed(rounds, async () => {
   for (const { text, values } of sql) await client.query(text, values);
 });
 await client.end();
-await app.close();
+await club.close();
 
 const stored = Number(counted[0]?.count ?? 0).toLocaleString('en-GB');
-console.log(
-  JSON.stringify({
-    name: `board of a group over HTTP, ${stored} observations stored`,
-    medianMs: at(overHttp, 0.5),
-    p95Ms: at(overHttp, 0.95),
-    limit: 40,
-    runs: overHttp.length,
-  }),
-);
-console.log(
-  JSON.stringify({
-    name: `the same ${String(sql.length)} statements by hand, one after the other`,
-    medianMs: at(byHand, 0.5),
-    p95Ms: at(byHand, 0.95),
-    limit: null,
-    runs: byHand.length,
-  }),
-);
+tell(`board of a group over HTTP, ${stored} observations stored`, overHttp, 40);
+tell(`the same ${String(sql.length)} statements by hand, one after the other`, byHand, null);
 console.log(JSON.stringify({ ratio: at(overHttp, 0.95) / at(byHand, 0.95), medianRatio: at(overHttp, 0.5) / at(byHand, 0.5), limit: 2 }));

@@ -9,6 +9,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useSession } from '../app/session.queries';
 import { useGroups } from '../club/groups.queries';
+import { GiveOut } from '../shared/give-out';
 import { Loaded, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
 import { plural, surfaceWords } from '../shared/words';
@@ -51,9 +52,7 @@ export function ChildrenPage() {
           </ToggleButton>
           {mayChange && (
             <>
-              <Button component="a" href="/api/children/table" download="children.csv" variant="outlined">
-                As a spreadsheet
-              </Button>
+              <GiveOut files={[{ label: 'All children as a spreadsheet', href: '/api/children/table', name: 'children.csv' }]} />
               <Button
                 variant="outlined"
                 onClick={() => {

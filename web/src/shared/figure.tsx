@@ -43,11 +43,11 @@ interface Props {
 
 /** A movement as a drawn child, made from joint angles: still where it is small, moving at the movement's tempo where it is large. */
 export const Figure = memo(function Figure({ movement, size, tone = 'day', behind, isDecoration = true, place }: Props) {
-  const motion = useMemo(() => motionOf(movement?.figure ?? []), [movement?.figure]);
+  const motion = useMemo(() => motionNamed(movement?.figure ?? []), [movement?.figure]);
   const facing = movement?.view?.facing ?? 'front';
   const isMoving = size >= leastMovingPixels && motion !== null && motion.poses.length > 1;
   const pose = useMovingPose(motion, isMoving, roundSeconds(movement?.dose, motion));
-  const room = useMemo(() => (motion ? roomFor(motion, facing) : null), [motion, facing]);
+  const room = useMemo(() => (motion ? roomFor(motion, facing, isMoving) : null), [motion, facing, isMoving]);
   const colour = { ...colours[tone], ...(behind === undefined ? {} : { paper: behind }) };
   const words = isDecoration ? ({ 'aria-hidden': true } as const) : ({ role: 'img', 'aria-label': movement?.plainMeaning ?? '' } as const);
   return (
@@ -55,12 +55,27 @@ export const Figure = memo(function Figure({ movement, size, tone = 'day', behin
       {!place && (
         <line x1="4" x2="96" y1="93.6" y2="93.6" stroke={colour.floor} strokeWidth={Math.max(1.2, 130 / size)} strokeLinecap="round" />
       )}
-      {pose && motion && room && <Body pose={pose} motion={motion} facing={facing} room={room} colour={colour} />}
+      {/* strokes as markup, made of our own numbers: a tenth of the cost of an element each, in lists of hundreds */}
+      {pose && motion && room && <g dangerouslySetInnerHTML={{ __html: strokes({ pose, motion, facing, room, colour }) }} />}
     </svg>
   );
 });
 
-interface BodyProps {
+const motions = new Map<string, Motion | null>();
+const motionKeys = new WeakMap<Motion, string>();
+
+/** The motion of poses by name, worked out once: a list scrolled up and down shows the same ones again and again. */
+function motionNamed(names: readonly string[]): Motion | null {
+  const key = names.join();
+  const known = motions.get(key);
+  if (known !== undefined) return known;
+  const motion = motionOf(names);
+  motions.set(key, motion);
+  if (motion) motionKeys.set(motion, key);
+  return motion;
+}
+
+interface Drawing {
   readonly pose: Pose;
   readonly motion: Motion;
   readonly facing: Facing;
@@ -68,52 +83,40 @@ interface BodyProps {
   readonly colour: (typeof colours)[Tone];
 }
 
-function Body({ pose, motion, facing, room, colour }: BodyProps) {
+const stills = new Map<string, string>();
+
+/** The strokes of a figure as SVG; those of poses that stand still are kept. */
+function strokes(drawing: Drawing): string {
+  const { pose, motion, facing, room, colour } = drawing;
+  if (pose !== motion.still) return drawn(drawing);
+  const key = [motionKeys.get(motion), facing, room.left, room.scale, colour.near, colour.paper].join();
+  const known = stills.get(key) ?? drawn(drawing);
+  stills.set(key, known);
+  return known;
+}
+
+function drawn({ pose, motion, facing, room, colour }: Drawing): string {
   const figure = solve(pose);
   const at = ([right, up]: Flat): string => `${((right - room.left) * room.scale).toFixed(2)},${(93 - up * room.scale).toFixed(2)}`;
   const line = (points: readonly Flat[]): string => points.map(at).join(' ');
-  const round = { strokeLinecap: 'round', strokeLinejoin: 'round', fill: 'none' } as const;
-  return (
-    <>
-      {propShapes(motion.props, figure, facing).flatMap(({ kind, lines }) =>
-        lines.map((points, index) => (
-          <polyline
-            key={`${kind} ${String(index)}`}
-            points={line(points)}
-            stroke={kind === 'line' ? palette.primary : colour.thing}
-            strokeWidth={kind === 'line' ? 2.6 : 2}
-            {...round}
-          />
-        )),
-      )}
-      {shapesOf(figure, facing).map((shape, index) => {
-        const ink = shape.side === 'far' ? colour.far : colour.near;
-        if (shape.kind === 'disc') {
-          const [x, y] = at(shape.at).split(',');
-          return <circle key={index} cx={x} cy={y} r={shape.radius * room.scale} fill={ink} />;
-        }
-        if (shape.kind === 'body')
-          return (
-            <polygon
-              key={index}
-              points={line(shape.points)}
-              fill={ink}
-              stroke={ink}
-              strokeWidth={shape.width * room.scale}
-              strokeLinejoin="round"
-            />
-          );
-        return (
-          <g key={index}>
-            {shape.gap.length > 0 && (
-              <polyline points={line(shape.gap)} stroke={colour.paper} strokeWidth={(shape.width + 0.022) * room.scale} fill="none" />
-            )}
-            <polyline points={line(shape.points)} stroke={ink} strokeWidth={shape.width * room.scale} {...round} />
-          </g>
-        );
-      })}
-    </>
+  const stroke = (points: readonly Flat[], ink: string, width: number, ends = 'round'): string =>
+    `<polyline points="${line(points)}" stroke="${ink}" stroke-width="${width.toFixed(2)}" stroke-linecap="${ends}" stroke-linejoin="round" fill="none"/>`;
+  const things = propShapes(motion.props, figure, facing).flatMap(({ kind, lines }) =>
+    lines.map((points) => (kind === 'line' ? stroke(points, palette.primary, 2.6) : stroke(points, colour.thing, 2))),
   );
+  const body = shapesOf(figure, facing).map((shape) => {
+    const ink = shape.side === 'far' ? colour.far : colour.near;
+    if (shape.kind === 'disc') {
+      const [x, y] = at(shape.at).split(',');
+      return `<circle cx="${x ?? ''}" cy="${y ?? ''}" r="${(shape.radius * room.scale).toFixed(2)}" fill="${ink}"/>`;
+    }
+    const width = shape.width * room.scale;
+    if (shape.kind === 'body')
+      return `<polygon points="${line(shape.points)}" fill="${ink}" stroke="${ink}" stroke-width="${width.toFixed(2)}" stroke-linejoin="round"/>`;
+    const gap = shape.gap.length > 0 ? stroke(shape.gap, colour.paper, (shape.width + 0.022) * room.scale, 'butt') : '';
+    return gap + stroke(shape.points, ink, width);
+  });
+  return [...things, ...body].join('');
 }
 
 /** How a motion is fitted into the square: the same for all its poses, so that it does not jump. */
@@ -122,9 +125,10 @@ interface Room {
   readonly scale: number;
 }
 
-function roomFor(motion: Motion, facing: Facing): Room {
+function roomFor(motion: Motion, facing: Facing, isMoving: boolean): Room {
   // between two key poses limbs may reach further than in either
-  const moments = motion.poses.length === 1 ? motion.poses : Array.from({ length: 24 }, (_, index) => poseAt(motion, index / 24));
+  const moments =
+    !isMoving || motion.poses.length === 1 ? motion.poses : Array.from({ length: 24 }, (_, index) => poseAt(motion, index / 24));
   const { left, right, top }: Extent = extentOf(moments.map(solve), facing);
   const side = Math.max(leastRoom, right - left + 0.04, top + 0.1);
   return { left: (left + right) / 2 - side / 2, scale: 100 / side };

@@ -81,7 +81,18 @@ function Line({
         {...listeners}
         onKeyDown={press}
         aria-label={`Move ${name}: Alt and arrow up or down`}
-        sx={{ width: 26, border: 0, background: 'none', color: palette.soft, cursor: 'grab', touchAction: 'none', fontSize: 16, p: 0 }}
+        sx={{
+          width: 30,
+          flexShrink: 0,
+          letterSpacing: '-3px',
+          border: 0,
+          background: 'none',
+          color: palette.soft,
+          cursor: 'grab',
+          touchAction: 'none',
+          fontSize: 16,
+          p: 0,
+        }}
       >
         ⋮⋮
       </Box>

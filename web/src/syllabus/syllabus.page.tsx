@@ -12,6 +12,7 @@ import { useOwnProgramme } from '../club/groups.queries';
 import { useLibrary } from '../library/library.queries';
 import { criterionText } from '../record/criterion-text';
 import { Figure } from '../shared/figure';
+import { GiveOut } from '../shared/give-out';
 import { Ladder } from '../shared/ladder';
 import { Loaded, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
@@ -74,18 +75,17 @@ export function SyllabusPage() {
                     </ToggleButton>
                   ))}
                 </ToggleButtonGroup>
-                <Button component="a" href="/api/syllabuses/export" download="syllabuses.json" variant="outlined">
-                  Give out as a file
-                </Button>
                 {shown && (
-                  <Button
-                    component="a"
-                    href={`/api/syllabuses/${shown.programme}/table`}
-                    download={`${shown.programme}.csv`}
-                    variant="outlined"
-                  >
-                    As a spreadsheet
-                  </Button>
+                  <GiveOut
+                    files={[
+                      { label: 'All ladders as a file', href: '/api/syllabuses/export', name: 'syllabuses.json' },
+                      {
+                        label: `${shown.programmeName} as a spreadsheet`,
+                        href: `/api/syllabuses/${shown.programme}/table`,
+                        name: `${shown.programme}.csv`,
+                      },
+                    ]}
+                  />
                 )}
                 {shown && role !== 'assistant' && (
                   <>
@@ -120,7 +120,7 @@ export function SyllabusPage() {
 }
 
 function aboutLadder({ grades, stretchingSchool, version }: SyllabusResponse): string {
-  return `${plural(gradesInUse(grades).length, 'grade', 'grades')} · version ${String(version)} · stretching: ${schoolWords[stretchingSchool]}`;
+  return `${plural(gradesInUse(grades).length, 'grade', 'grades')} · version ${String(version)} · ${schoolWords[stretchingSchool]}`;
 }
 
 function savedWords({ syllabus, finishingOnEarlier }: SavedSyllabusResponse): string {

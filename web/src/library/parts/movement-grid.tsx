@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import { effortWord, type Movement } from '@leiter/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useRef, useState } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { EffortBand } from '../../shared/effort-band';
 import { Figure } from '../../shared/figure';
@@ -36,7 +36,9 @@ export function MovementGrid({ movements, look }: { readonly movements: readonly
     count: Math.ceil(movements.length / columns),
     getScrollElement: () => frame.current,
     estimateSize: () => rowHeight,
-    overscan: 3,
+    overscan: 2,
+    // rows that come into sight may be drawn a frame later: better than holding up the scrolling
+    useFlushSync: false,
   });
   useEffect(() => {
     rows.measure();
@@ -50,41 +52,70 @@ export function MovementGrid({ movements, look }: { readonly movements: readonly
       sx={{ flex: 1, minWidth: 0, overflowY: 'auto', px: 2.25, py: 1.5, '&:focus-visible': { outlineOffset: '-3px' } }}
     >
       <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0, position: 'relative', height: rows.getTotalSize() }}>
-        {rows.getVirtualItems().flatMap((row) =>
-          movements.slice(row.index * columns, (row.index + 1) * columns).map((movement, column) => (
-            <Box
-              component="li"
-              key={movement.slug}
-              aria-setsize={movements.length}
-              aria-posinset={row.index * columns + column + 1}
-              sx={{
-                position: 'absolute',
-                top: row.start,
-                height: rowHeight,
-                left: `${String((100 / columns) * column)}%`,
-                width: `calc(${String(100 / columns)}% - 18px)`,
-                borderTop: `1px solid ${palette.line}`,
-                overflow: 'hidden',
-              }}
-            >
-              {look === 'words' ? <WordCard movement={movement} /> : <FigureCard movement={movement} />}
-            </Box>
-          )),
-        )}
+        {rows
+          .getVirtualItems()
+          .flatMap((row) =>
+            movements
+              .slice(row.index * columns, (row.index + 1) * columns)
+              .map((movement, column) => (
+                <Card
+                  key={movement.slug}
+                  movement={movement}
+                  look={look}
+                  count={movements.length}
+                  position={row.index * columns + column + 1}
+                  top={row.start}
+                  column={column}
+                  columns={columns}
+                />
+              )),
+          )}
       </Box>
     </Box>
   );
 }
 
+interface CardProps {
+  readonly movement: Movement;
+  readonly look: GridLook;
+  readonly count: number;
+  readonly position: number;
+  readonly top: number;
+  readonly column: number;
+  readonly columns: number;
+}
+
+/** One movement at its place; while the list is scrolled only the cards that come into sight are drawn. */
+const Card = memo(function Card({ movement, look, count, position, top, column, columns }: CardProps) {
+  return (
+    <li
+      aria-setsize={count}
+      aria-posinset={position}
+      style={{
+        position: 'absolute',
+        top,
+        height: looks[look].rowHeight,
+        left: `${String((100 / columns) * column)}%`,
+        width: `calc(${String(100 / columns)}% - 18px)`,
+        borderTop: `1px solid ${palette.line}`,
+        overflow: 'hidden',
+      }}
+    >
+      {look === 'words' ? <WordCard movement={movement} /> : <FigureCard movement={movement} />}
+    </li>
+  );
+});
+
+// plain elements: a styled one costs more than the figure in it, and dozens come into sight at once
 function WordCard({ movement }: { readonly movement: Movement }) {
   return (
-    <Box sx={{ height: '100%', py: 1, display: 'flex', gap: 1.25, alignItems: 'center' }}>
+    <div style={{ height: '100%', padding: '8px 0', display: 'flex', gap: 10, alignItems: 'center' }}>
       <EffortBand effort={movement.effort} width={8} />
       <Figure movement={movement} size={58} />
-      <Box sx={{ minWidth: 0 }}>
+      <div style={{ minWidth: 0 }}>
         <Link to={`/library/${movement.slug}`}>{movement.name}</Link>
-        <Box
-          sx={{
+        <div
+          style={{
             fontSize: 13.5,
             color: palette.soft,
             lineHeight: 1.3,
@@ -95,24 +126,24 @@ function WordCard({ movement }: { readonly movement: Movement }) {
           }}
         >
           {movement.plainMeaning}
-        </Box>
-        <Box sx={{ fontSize: 12.5, color: palette.soft }}>
+        </div>
+        <div style={{ fontSize: 12.5, color: palette.soft }}>
           {kindWords[movement.kind]} · {effortWord(movement.effort)} · from {movement.leastAge} years
-        </Box>
-      </Box>
-    </Box>
+        </div>
+      </div>
+    </div>
   );
 }
 
 function FigureCard({ movement }: { readonly movement: Movement }) {
   return (
-    <Box sx={{ pt: 0.75, textAlign: 'center' }}>
-      <Box sx={{ display: 'flex', justifyContent: 'center' }}>
+    <div style={{ paddingTop: 6, textAlign: 'center' }}>
+      <div style={{ display: 'flex', justifyContent: 'center' }}>
         <Figure movement={movement} size={112} />
-      </Box>
+      </div>
       <Link to={`/library/${movement.slug}`} style={{ fontSize: 13.5, lineHeight: 1.2, display: 'block' }}>
         {movement.name}
       </Link>
-    </Box>
+    </div>
   );
 }

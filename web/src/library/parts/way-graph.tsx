@@ -41,6 +41,8 @@ function Step({ data: { movement, slug, isHere } }: NodeProps<StepNode>) {
     <Box
       sx={{
         ...nodeSize,
+        // the picture is moved by its ground, a step is a link
+        pointerEvents: 'all',
         display: 'flex',
         alignItems: 'center',
         gap: 0.75,
@@ -79,7 +81,8 @@ export function WayGraph({ movement, library }: { readonly movement: Movement; r
         id: `${from} ${to}`,
         source: from,
         target: to,
-        ...(isNear && mark ? { label: markWords[mark] } : {}),
+        // that it has to stand alone is the rule: only another mark is worth a word
+        ...(isNear && mark && mark !== 'alone' ? { label: markWords[mark] } : {}),
         style: { stroke: isNear ? palette.ink : '#8A8371', strokeWidth: isNear ? 2 : 1 },
         labelStyle: { fontSize: 12, fill: palette.ink },
         labelBgStyle: { fill: palette.paper },

@@ -33,7 +33,7 @@ export function GradeEditor({ grade, draft, stored, programme, library, onChange
   const keys = grade.requirements.map(({ movement, stage }) => `${movement} ${String(stage ?? 0)}`);
   const nameOf = (slug: string): string => library.get(slug)?.name ?? slug;
   return (
-    <Box sx={{ maxWidth: 860 }}>
+    <Box sx={{ maxWidth: 960 }}>
       <GradeFields grade={grade} onChange={onChange} onRemove={onRemove} />
       <LookAt grade={grade} draft={draft} programme={programme} library={library} />
       <AddMovement

@@ -68,7 +68,7 @@ export function RequirementEditor({ requirement, movement, onChange, onRemove }:
         {stages.length > 0 && (
           <Choice
             label="Stage"
-            width={160}
+            width={150}
             value={String(stage ?? 0)}
             options={[['0', 'the whole'], ...stages.map((one, index) => [String(index + 1), `${String(index + 1)}: ${one.name}`] as const)]}
             onChange={(value) => {
@@ -78,7 +78,7 @@ export function RequirementEditor({ requirement, movement, onChange, onRemove }:
         )}
         <Choice
           label="Mark"
-          width={106}
+          width={98}
           value={criterion.leastMark}
           options={marks.map((mark) => [mark, markWords[mark]] as const)}
           onChange={(value) => {
@@ -87,14 +87,14 @@ export function RequirementEditor({ requirement, movement, onChange, onRemove }:
         />
         <Choice
           label="Sides"
-          width={112}
+          width={124}
           value={criterion.sides}
           options={Object.entries(sidesWords)}
           onChange={(value) => {
             ask({ sides: value as Criterion['sides'] }); // one of the options
           }}
         />
-        <Count label="Seconds" value={criterion.leastSeconds} onChange={optional('leastSeconds')} />
+        <Count label="Secs" value={criterion.leastSeconds} onChange={optional('leastSeconds')} />
         <Count label="Reps" value={criterion.leastReps} onChange={optional('leastReps')} />
         <Count label="Right" value={criterion.leastCorrect?.correct} onChange={correct} />
         {criterion.leastCorrect && (
@@ -109,7 +109,7 @@ export function RequirementEditor({ requirement, movement, onChange, onRemove }:
         )}
         <Count label="Times" value={criterion.times} onChange={always('times')} />
         <Count label="Days" value={criterion.days} onChange={always('days')} />
-        <Count label="In weeks" value={criterion.withinWeeks} onChange={always('withinWeeks')} />
+        <Count label="Weeks" value={criterion.withinWeeks} onChange={always('withinWeeks')} />
       </Box>
     </Box>
   );
@@ -162,7 +162,7 @@ function Count({
       type="number"
       label={label}
       value={value ?? ''}
-      sx={{ width: 80 }}
+      sx={{ width: 58, '& input': { px: 1 } }}
       onChange={(event) => {
         onChange(event.target.value === '' ? null : Number(event.target.value));
       }}
