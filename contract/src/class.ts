@@ -1,10 +1,12 @@
-import type { AgeBand, ClassPlan, Exposure, MovementKind } from '@leiter/core';
+import type { AgeBand, ClassPlan, Exposure, KnownMark, MovementKind } from '@leiter/core';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsIn, IsNumber, IsObject, IsUUID, Matches, Max, Min, ValidateNested } from 'class-validator';
 import { DayField } from './day-field.js';
 import type { ObservationResponse } from './observation.js';
 import type { BoardRow, GroupResponse } from './group.js';
+import type { Household } from './household.js';
 import { MayBeLeftOut } from './optional.js';
+import type { SyllabusResponse } from './syllabus.js';
 import { Line } from './text.js';
 
 export const attendances = ['present', 'late', 'absent', 'watched'] as const;
@@ -85,6 +87,11 @@ export interface ExpectedChild {
   readonly leadSide: 'left' | 'right';
   readonly gradeName: string | null;
   readonly attendance: Attendance | null;
+  /** Slugs of the grades it has earned in the programme of the class. */
+  readonly earned: readonly string[];
+  readonly home: Household;
+  /** The best of the last three marks, by movement and stage. */
+  readonly marks: readonly KnownMark[];
 }
 
 export interface StoredPlan {
@@ -103,6 +110,8 @@ export interface ClassPageResponse {
   readonly exposures: readonly (Exposure & { readonly movement: string })[];
   readonly paces: readonly { readonly kind: MovementKind; readonly factor: number; readonly items: number }[];
   readonly observations: readonly ObservationResponse[];
+  /** The newest ladder of the programme; null where it has none. */
+  readonly syllabus: SyllabusResponse | null;
 }
 
 /** Answer of a save on an old version: both are at hand, nothing is lost. */

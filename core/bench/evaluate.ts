@@ -54,6 +54,11 @@ function contextOf(children: number): EvaluationContext {
     agesYears: Array.from({ length: children }, (_, index) => 7 + (index % 3)),
     programme: 'gymnastics',
     slotMinutes: 60,
+    stretchingSchool: 'early-static',
+    children: [],
+    ladder: null,
+    startsAt: null,
+    room: null,
   };
 }
 

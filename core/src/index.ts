@@ -50,17 +50,23 @@ export {
   itemSides,
   mostItems,
   placedItems,
+  type AcceptedFinding,
   type ClassPlan,
   type Familiarity,
   type Item,
   type ItemSides,
   type Section,
 } from './class-plan/class-plan.js';
-export { applyEdit, applyEdits, stepItem, type EditRefusal, type Place, type PlanEdit } from './class-plan/edit.js';
+export { applyEdit, applyEdits, isSameFinding, stepItem, type EditRefusal, type Place, type PlanEdit } from './class-plan/edit.js';
 export { itemOf, sidesToChoose } from './class-plan/new-item.js';
 export { planFromTemplate, templatesFor, type PlanTemplate } from './class-plan/template.js';
 export { fillSlot } from './class-plan/fill-slot.js';
 export { evaluatePlan, meanAge, type Evaluation, type EvaluationContext } from './class-plan/evaluation.js';
+export { abilityOf, type ChildInClass, type Home, type KnownMark } from './versions/child-in-class.js';
+export { homeNeeds, lacking, missingThings, type HomeNeed } from './versions/home-needs.js';
+export { frameOf, outOfRoom, type TeachingRoom } from './versions/teaching-room.js';
+export { versionCounts, versionsOf, type Bar, type Version, type VersionContext, type VersionCounts } from './versions/version.js';
+export { barWords, countsText, versionWords } from './versions/version-words.js';
 export { defaultTimingSettings, type TimingSettings } from './timing/settings.js';
 export { type TimeParts } from './timing/item-time.js';
 export { type Exposure } from './timing/familiarity.js';

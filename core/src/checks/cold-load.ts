@@ -31,7 +31,7 @@ function coldReason(movement: Movement): 'region' | (typeof guardedHazards)[numb
 }
 
 /** Puts a pulse-raiser before the item, as long as is missing, in steps of a quarter of a minute. */
-function warmFirst(context: CheckContext, timed: TimedItem, movedSeconds: Seconds): readonly PlanEdit[] | null {
+export function warmFirst(context: CheckContext, timed: TimedItem, movedSeconds: Seconds): readonly PlanEdit[] | null {
   const raiser = suitableMovement(context, (movement) =>
     movement.kind === 'pulse-raiser' && movement.effort >= preparationSettings.warmEffort && coldReason(movement) === null
       ? movement.hazards.length + (movement.level === 'floor' ? 1 : 0)

@@ -1,6 +1,9 @@
 import type { PlanEdit } from '../class-plan/edit.js';
 import type { Region } from '../movement/region.js';
-import type { ItemId, Seconds } from '../unit.js';
+import type { SectionKind } from '../movement/section-kind.js';
+import type { ChildId, ItemId, MovementSlug, Seconds } from '../unit.js';
+import type { HomeNeed } from '../versions/home-needs.js';
+import type { Bar } from '../versions/version.js';
 
 export const severities = ['stop', 'caution', 'hint'] as const;
 /** Stop: do not teach it like this. Caution: usually wrong. Hint: could be better. */
@@ -15,6 +18,26 @@ export const checkIds = [
   'no-break',
   'effort-shape',
   'clock',
+  'cold-static',
+  'prerequisite',
+  'no-version',
+  'surface',
+  'equipment',
+  'adult',
+  'partner',
+  'quiet',
+  'footprint',
+  'wrist-time',
+  'landings',
+  'hold-too-long',
+  'static-before-power',
+  'attention',
+  'too-much-new',
+  'order',
+  'up-and-down',
+  'little-moving',
+  'no-closing',
+  'no-home-task',
 ] as const;
 export type CheckId = (typeof checkIds)[number];
 
@@ -33,7 +56,26 @@ export type FindingFact =
   | { readonly kind: 'end-not-calm'; readonly calmSeconds: Seconds }
   | { readonly kind: 'no-cool-down' }
   | { readonly kind: 'over-time'; readonly overSeconds: Seconds }
-  | { readonly kind: 'time-unused'; readonly unusedSeconds: Seconds };
+  | { readonly kind: 'time-unused'; readonly unusedSeconds: Seconds }
+  | { readonly kind: 'cold-static'; readonly movedSeconds: Seconds }
+  | { readonly kind: 'prerequisite'; readonly movement: MovementSlug; readonly children: number }
+  | { readonly kind: 'no-version'; readonly children: number; readonly bar: Bar }
+  | { readonly kind: 'home-lacks'; readonly need: HomeNeed; readonly children: number }
+  | { readonly kind: 'out-of-room'; readonly short: 'room' | 'frame-width' | 'frame-height' }
+  | { readonly kind: 'wrist-time'; readonly seconds: Seconds; readonly limitSeconds: Seconds }
+  | { readonly kind: 'too-many-landings'; readonly landings: number; readonly most: number }
+  | { readonly kind: 'landing-not-practised' }
+  | { readonly kind: 'hold-too-long'; readonly seconds: Seconds; readonly limitSeconds: Seconds }
+  | { readonly kind: 'static-before-power'; readonly seconds: Seconds }
+  | { readonly kind: 'too-long-at-once'; readonly seconds: Seconds; readonly limitSeconds: Seconds }
+  | { readonly kind: 'too-much-new'; readonly skills: number; readonly most: number }
+  | { readonly kind: 'section-late'; readonly section: SectionKind; readonly after: SectionKind }
+  | { readonly kind: 'drill-after-skill' }
+  | { readonly kind: 'up-and-down'; readonly changes: number; readonly most: number }
+  | { readonly kind: 'reframed'; readonly times: number; readonly most: number }
+  | { readonly kind: 'little-moving'; readonly share: number }
+  | { readonly kind: 'no-closing' }
+  | { readonly kind: 'no-home-task' };
 
 /** What a check says about a plan: where, how grave, why, and the edits that mend it where there is an obvious mend. */
 export interface Finding {
@@ -41,6 +83,10 @@ export interface Finding {
   readonly severity: Severity;
   /** The items it is about, in the order of the class; empty when it is about the whole. */
   readonly itemIds: readonly ItemId[];
+  /** The children it is about; left out where it is about all of them. */
+  readonly childIds?: readonly ChildId[];
   readonly fact: FindingFact;
+  /** Why it stands all the same, where the instructor said so. */
+  readonly acceptedBecause?: string;
   readonly mend: readonly PlanEdit[] | null;
 }

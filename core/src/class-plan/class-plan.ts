@@ -1,7 +1,7 @@
 import type { Dose } from '../movement/dose.js';
 import type { TierName } from '../movement/movement.js';
 import type { SectionKind } from '../movement/section-kind.js';
-import type { ItemId, MovementSlug, SectionId } from '../unit.js';
+import type { ChildId, ItemId, MovementSlug, SectionId } from '../unit.js';
 
 export const itemSides = ['none', 'both', 'left', 'right', 'lead', 'alternating'] as const;
 /** Which sides an item does: `both` one after the other, `alternating` within the reps, `lead` the side each child prefers. */
@@ -23,6 +23,8 @@ export interface Item {
   readonly familiarity?: Familiarity;
   readonly cue?: string;
   readonly note?: string;
+  /** Versions that the instructor set for single children; they stand whatever else is known. */
+  readonly tierByHand?: Readonly<Record<ChildId, TierName>>;
 }
 
 export interface Section {
@@ -36,6 +38,15 @@ export interface ClassPlan {
   readonly sections: readonly Section[];
   /** What this class is about: what is marked. */
   readonly focus: readonly MovementSlug[];
+  /** Findings that the instructor has looked at and lets stand, each with the reason. */
+  readonly accepted?: readonly AcceptedFinding[];
+}
+
+/** A finding that is known by its check and its items. */
+export interface AcceptedFinding {
+  readonly check: string;
+  readonly itemIds: readonly ItemId[];
+  readonly reason: string;
 }
 
 /** The most items a plan takes: far beyond any class, so that reckoning stays within bounded time. */

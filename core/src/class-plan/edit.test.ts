@@ -223,9 +223,9 @@ describe('filling the slot', () => {
     expect(Math.abs(Number(doses[2]) - Number(doses[3]))).toBeLessThanOrEqual(1);
   });
 
-  it('gives nothing more than twice its dose, however long the class is', () => {
+  it('gives nothing more than three times its dose, however long the class is', () => {
     const full = fillSlot(short, library, aContext({ slotMinutes: 60 }));
-    expect(placedItems(full).map(({ item }) => item.dose)[2]).toEqual(reps(40));
+    expect(placedItems(full).map(({ item }) => item.dose)[2]).toEqual(reps(60));
   });
 
   it('leaves a plan that has no time in hand', () => {

@@ -2,11 +2,12 @@ import type { Dose, DoseNumber } from '../movement/dose.js';
 import { doseFaults } from '../movement/dose.js';
 import type { TierName } from '../movement/movement.js';
 import { accepted, refused, type Result } from '../result.js';
-import type { ItemId, MovementSlug, SectionId } from '../unit.js';
+import type { ChildId, ItemId, MovementSlug, SectionId } from '../unit.js';
 import {
   findItem,
   mostItems,
   placedItems,
+  type AcceptedFinding,
   type ClassPlan,
   type Familiarity,
   type Item,
@@ -31,6 +32,9 @@ export type PlanEdit =
   | { readonly kind: 'set-tiers'; readonly item: ItemId; readonly tiers: readonly TierName[] }
   | { readonly kind: 'set-familiarity'; readonly item: ItemId; readonly familiarity: Familiarity | 'from-record' }
   | { readonly kind: 'set-words'; readonly item: ItemId; readonly cue: string; readonly note: string }
+  | { readonly kind: 'set-tier-by-hand'; readonly item: ItemId; readonly child: ChildId; readonly tier: TierName | 'as-reckoned' }
+  | { readonly kind: 'accept'; readonly finding: AcceptedFinding }
+  | { readonly kind: 'open-again'; readonly check: string; readonly itemIds: readonly ItemId[] }
   | { readonly kind: 'set-focus'; readonly focus: readonly MovementSlug[] };
 
 export type EditRefusal =
@@ -47,6 +51,8 @@ export type EditRefusal =
  */
 export function applyEdit(plan: ClassPlan, edit: PlanEdit, newId: () => ItemId): Result<ClassPlan, EditRefusal> {
   if (edit.kind === 'set-focus') return accepted({ ...plan, focus: [...new Set(edit.focus)] });
+  if (edit.kind === 'accept') return accepted({ ...plan, accepted: [...otherAccepted(plan, edit.finding), edit.finding] });
+  if (edit.kind === 'open-again') return accepted({ ...plan, accepted: otherAccepted(plan, edit) });
   if (edit.kind === 'insert') return insert(plan, edit.item, edit.place, newId);
   const placed = findItem(plan, edit.item);
   if (!placed) return refused({ kind: 'item-missing', item: edit.item });
@@ -76,7 +82,22 @@ export function applyEdit(plan: ClassPlan, edit: PlanEdit, newId: () => ItemId):
       const words = { ...(edit.cue === '' ? {} : { cue: edit.cue }), ...(edit.note === '' ? {} : { note: edit.note }) };
       return accepted(changed(plan, { ...rest, ...words }));
     }
+    case 'set-tier-by-hand': {
+      const { [edit.child]: _before, ...others } = item.tierByHand ?? {};
+      return accepted(
+        changed(plan, { ...item, tierByHand: edit.tier === 'as-reckoned' ? others : { ...others, [edit.child]: edit.tier } }),
+      );
+    }
   }
+}
+
+function otherAccepted(plan: ClassPlan, about: Pick<AcceptedFinding, 'check' | 'itemIds'>): readonly AcceptedFinding[] {
+  return (plan.accepted ?? []).filter((one) => !isSameFinding(one, about));
+}
+
+/** Whether two findings are about the same: the same check on the same items. */
+export function isSameFinding(one: Pick<AcceptedFinding, 'check' | 'itemIds'>, other: Pick<AcceptedFinding, 'check' | 'itemIds'>): boolean {
+  return one.check === other.check && one.itemIds.join() === other.itemIds.join();
 }
 
 /** Applies edits in their order, all or none. */

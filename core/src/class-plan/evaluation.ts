@@ -1,4 +1,4 @@
-import type { CheckContext } from '../checks/check.js';
+import type { CheckContext, StretchingSchool } from '../checks/check.js';
 import { findingsOn } from '../checks/all-checks.js';
 import type { Finding } from '../checks/finding.js';
 import { ageBandOf } from '../movement/age-band.js';
@@ -6,6 +6,10 @@ import type { Library } from '../movement/library.js';
 import { effortCurveOf, type EffortCurve } from '../preparation/effort-curve.js';
 import { timelineOf, type Timeline, type TimelineContext } from '../timing/timeline.js';
 import type { ProgrammeSlug } from '../unit.js';
+import type { Syllabus } from '../syllabus/syllabus.js';
+import type { ChildInClass } from '../versions/child-in-class.js';
+import type { TeachingRoom } from '../versions/teaching-room.js';
+import { versionsOf, type Version } from '../versions/version.js';
 import type { ClassPlan } from './class-plan.js';
 
 /** Whom a plan is reckoned for. */
@@ -14,11 +18,19 @@ export interface EvaluationContext extends Omit<TimelineContext, 'meanAgeYears'>
   readonly agesYears: readonly number[];
   readonly programme: ProgrammeSlug;
   readonly slotMinutes: number;
+  readonly stretchingSchool: StretchingSchool;
+  /** Those expected; versions are reckoned for them. */
+  readonly children: readonly ChildInClass[];
+  readonly ladder: Syllabus | null;
+  /** When the class begins, `HH:MM`; null where that is not known. */
+  readonly startsAt: string | null;
+  readonly room: TeachingRoom | null;
 }
 
 export interface Evaluation {
   readonly timeline: Timeline;
   readonly effort: EffortCurve;
+  readonly versions: readonly Version[];
   readonly findings: readonly Finding[];
 }
 
@@ -34,6 +46,7 @@ export function evaluatePlan(plan: ClassPlan, library: Library, context: Evaluat
   const meanAgeYears = meanAge(context.agesYears);
   const timeline = timelineOf(plan, library, { ...context, meanAgeYears });
   const effort = effortCurveOf(timeline);
+  const versions = versionsOf(timeline.items, library, context);
   const checkContext: CheckContext = {
     plan,
     timeline,
@@ -43,6 +56,10 @@ export function evaluatePlan(plan: ClassPlan, library: Library, context: Evaluat
     slotMinutes: context.slotMinutes,
     ageBand: ageBandOf(meanAgeYears),
     youngestYears: context.agesYears.length === 0 ? ageWithoutChildren : Math.min(...context.agesYears),
+    stretchingSchool: context.stretchingSchool,
+    children: context.children,
+    versions,
+    room: context.room,
   };
-  return { timeline, effort, findings: findingsOn(checkContext) };
+  return { timeline, effort, versions, findings: findingsOn(checkContext) };
 }

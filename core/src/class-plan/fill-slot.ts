@@ -4,24 +4,37 @@ import type { Library } from '../movement/library.js';
 import { timelineOf, type TimedItem } from '../timing/timeline.js';
 import type { ItemId, Seconds } from '../unit.js';
 import type { ClassPlan } from './class-plan.js';
+import { applyEdits } from './edit.js';
 import { evaluatePlan, meanAge, type EvaluationContext } from './evaluation.js';
 
-export const fillSettings = { leaveSeconds: 60, mostTimesTheDose: 2 } as const;
+export const fillSettings = { leaveSeconds: 60, mostTimesTheDose: 3 } as const;
 
-/** What practice time goes to first: the skill of the day, then what leads to it. Warm-up, stretches and rest stay as they are. */
-const filled: readonly MovementKind[] = ['skill', 'drill', 'combination', 'game', 'strength', 'basic'];
+/** What practice time goes to first: the skill of the day, then what leads to it, the warm-up last. Stretches and rest stay as they are. */
+const filled: readonly MovementKind[] = ['skill', 'drill', 'combination', 'game', 'strength', 'basic', 'pulse-raiser'];
+
+/** A plan in which nothing is held longer than the youngest should: a template is written for the mean age of a group. */
+function withinHolds(plan: ClassPlan, library: Library, context: EvaluationContext): ClassPlan {
+  const tooLong = evaluatePlan(plan, library, context).findings.filter(({ check }) => check === 'hold-too-long');
+  const shortened = applyEdits(
+    plan,
+    tooLong.flatMap(({ mend }) => mend ?? []),
+    () => '',
+  );
+  return shortened.ok ? shortened.value : plan;
+}
 
 /**
  * A plan whose doses are raised until the slot is full but for a minute: a group that knows the movements needs less
- * explaining, and practises more. The item that grew least, in proportion, grows next; none beyond twice its dose, and none
+ * explaining, and practises more. The item that grew least, in proportion, grows next; none beyond three times its dose, and none
  * so far that a check finds something which it did not find before.
  * @returns the same plan where there is nothing to raise or no time for it.
  */
 export function fillSlot(plan: ClassPlan, library: Library, context: EvaluationContext): ClassPlan {
-  const grave = graveFindings(plan, library, context);
-  const filledUp = raised(plan, library, context, () => true);
+  const begun = withinHolds(plan, library, context);
+  const grave = graveFindings(begun, library, context);
+  const filledUp = raised(begun, library, context, () => true);
   if (graveFindings(filledUp, library, context) <= grave) return filledUp;
-  return raised(plan, library, context, (next) => graveFindings(next, library, context) <= grave);
+  return raised(begun, library, context, (next) => graveFindings(next, library, context) <= grave);
 }
 
 /** @param isHarmless asked for each step; an item whose next step does harm grows no further. */

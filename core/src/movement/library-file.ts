@@ -1,7 +1,8 @@
 import { accepted, refused, type Result } from '../result.js';
-import { ageBands, type AgeBand } from './age-band.js';
+import { ageBands } from './age-band.js';
 import { doseFaults, type Dose } from './dose.js';
 import { hazards } from './hazard.js';
+import { longestHoldOf } from './hold-limits.js';
 import { movementKinds } from './kind.js';
 import { poseNames } from '../figure/pose-book.js';
 import { libraryOf, type Library } from './library.js';
@@ -51,7 +52,7 @@ const fieldDefaults = {
 
 const needsDefaults = {
   surface: 'any-dry',
-  footprint: { lengthM: 1.5, widthM: 1.5 },
+  footprint: { lengthM: 1.5, widthM: 1.2 },
   headroomM: 2,
   equipment: [],
   wall: false,
@@ -247,17 +248,10 @@ function shapeFaults(name: string, entry: Fields): readonly LibraryFault[] {
 /** On one leg is on the left or on the right; a game or a phrase has its own order. */
 const oneSidedKinds: ReadonlySet<Movement['kind']> = new Set(['static-stretch', 'dynamic-stretch', 'basic', 'drill', 'skill', 'strength']);
 
-/** The longest hold in seconds by age (safety.md, hold-too-long): a stretch, and a support or shape held by strength. */
-const longestHold: Readonly<Record<AgeBand, { readonly stretch: number; readonly support: number }>> = {
-  '4-6': { stretch: 10, support: 15 },
-  '7-9': { stretch: 20, support: 30 },
-  '10-13': { stretch: 30, support: 60 },
-};
-
 function longHolds({ slug, kind, dose }: Movement): readonly LibraryFault[] {
   return ageBands.flatMap((band) => {
     const own = dose[band];
-    const most = kind === 'static-stretch' ? longestHold[band].stretch : longestHold[band].support;
+    const most = longestHoldOf({ kind }, band);
     return own?.kind === 'hold' && own.holdSeconds > most ? [fault(slug, `dose.${band}`, 'contradiction', own.holdSeconds)] : [];
   });
 }

@@ -9,6 +9,7 @@ import type { Movement } from '../movement/movement.js';
 import type { SectionKind } from '../movement/section-kind.js';
 import type { Observation } from '../record/observation.js';
 import { criterionDefaults, type Criterion, type Requirement } from '../syllabus/syllabus.js';
+import type { ChildInClass, Home } from '../versions/child-in-class.js';
 import { defaultTimingSettings } from '../timing/settings.js';
 
 /** A movement of which only what matters is said: else a known standing mobiliser that asks nothing of anybody. */
@@ -103,6 +104,11 @@ export function aContext(said: Partial<EvaluationContext> = {}): EvaluationConte
     agesYears: [9],
     programme: 'gymnastics',
     slotMinutes: 45,
+    stretchingSchool: 'early-static',
+    children: [],
+    ladder: null,
+    startsAt: null,
+    room: null,
     ...said,
   };
 }
@@ -128,6 +134,27 @@ export function mended(plan: ClassPlan, finding: Finding | undefined): ClassPlan
   const result = applyEdits(plan, edits, () => `mend-${String(++count)}`);
   if (edits.length === 0 || !result.ok) throw new Error(`no mend that fits: ${JSON.stringify(finding)}`);
   return result.value;
+}
+
+/** A nine-year-old who has a mat, a large room, an adult and a partner, and of whom nothing is known. */
+export function aChildInClass(id: string, said: Partial<ChildInClass> = {}, home: Partial<Home> = {}): ChildInClass {
+  return {
+    id,
+    ageYears: 9,
+    earned: [],
+    marks: [],
+    home: {
+      surface: 'mat',
+      clearLengthM: 4,
+      clearWidthM: 4,
+      things: [],
+      adult: 'in-the-room',
+      partner: true,
+      quietHours: null,
+      ...home,
+    },
+    ...said,
+  };
 }
 
 let observationCount = 0;

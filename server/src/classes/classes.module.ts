@@ -2,11 +2,12 @@ import { Module } from '@nestjs/common';
 import { ClubModule } from '../club/club.module.js';
 import { GroupsModule } from '../groups/groups.module.js';
 import { PlansModule } from '../plans/plans.module.js';
+import { SyllabusModule } from '../syllabus/syllabus.module.js';
 import { ClassesController } from './classes.controller.js';
 import { ClassesService } from './classes.service.js';
 
 @Module({
-  imports: [ClubModule, GroupsModule, PlansModule],
+  imports: [ClubModule, GroupsModule, PlansModule, SyllabusModule],
   controllers: [ClassesController],
   providers: [ClassesService],
   exports: [ClassesService],

@@ -7,9 +7,10 @@ import type {
   ComingClass,
   ExpectedChild,
   GroupResponse,
+  Household,
   ItemTimesRequest,
 } from '@leiter/contract';
-import { addDays, ageOn, learnedPace, movementKinds, weekdayOf, type ClassPlan, type ItemRun } from '@leiter/core';
+import { addDays, ageOn, groupBy, learnedPace, marks, movementKinds, weekdayOf, type ClassPlan, type ItemRun, type KnownMark } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
@@ -19,6 +20,7 @@ import { GroupsService } from '../groups/groups.service.js';
 import { notFound } from '../http/problem.js';
 import { PlansService } from '../plans/plans.service.js';
 import { observationColumns, observationOf, type ObservationRow } from '../record/observation.mapper.js';
+import { SyllabusService } from '../syllabus/syllabus.service.js';
 import { classResponse, selectClasses, type ClassRow } from './class.mapper.js';
 import { exposuresOf } from './exposure.js';
 
@@ -33,6 +35,8 @@ interface ExpectedRow {
   readonly lead_side: 'left' | 'right';
   readonly status: Attendance | null;
   readonly grade_name: string | null;
+  readonly household: Household;
+  readonly earned: readonly string[] | null;
 }
 
 @Injectable()
@@ -42,6 +46,7 @@ export class ClassesService {
     private readonly clubs: ClubService,
     private readonly groups: GroupsService,
     private readonly plans: PlansService,
+    private readonly syllabuses: SyllabusService,
   ) {}
 
   /** The next class of every group: the one on the calendar that has not ended, or else the next weekly slot. */
@@ -97,6 +102,7 @@ export class ClassesService {
       exposures: [...exposures].map(([movement, exposure]) => ({ movement, ...exposure })),
       paces: await this.paces(clubId, session.instructorId),
       observations: observations.map(observationOf),
+      syllabus: await this.syllabuses.ladderOf(clubId, session.programme),
     };
   }
 
@@ -104,15 +110,20 @@ export class ClassesService {
   async expected(clubId: string, session: ClassResponse): Promise<readonly ExpectedChild[]> {
     const found = await rows<ExpectedRow>(
       this.source,
-      `SELECT c.id, c.given_name, c.family_initial, c.birth_date, c.lead_side, a.status,
-              (SELECT g.name FROM grade_award w JOIN grade g ON g.id = w.grade_id JOIN syllabus s ON s.id = g.syllabus_id
-               JOIN programme p ON p.id = s.programme_id
-               WHERE w.child_id = c.id AND p.slug = $5 ORDER BY w.awarded_on DESC, g.position DESC LIMIT 1) AS grade_name
+      `SELECT c.id, c.given_name, c.family_initial, c.birth_date, c.lead_side, c.household, a.status, held.names[1] AS grade_name, held.slugs AS earned
        FROM child c LEFT JOIN attendance a ON a.child_id = c.id AND a.class_id = $2
+       LEFT JOIN LATERAL (
+         SELECT array_agg(g.name ORDER BY w.awarded_on DESC, g.position DESC) AS names, array_agg(g.slug) AS slugs
+         FROM grade_award w JOIN grade g ON g.id = w.grade_id JOIN syllabus s ON s.id = g.syllabus_id JOIN programme p ON p.id = s.programme_id
+         WHERE w.child_id = c.id AND p.slug = $5) held ON true
        WHERE c.club_id = $1 AND (a.status IS NOT NULL OR (c.archived_at IS NULL AND EXISTS (
          SELECT 1 FROM enrolment e WHERE e.child_id = c.id AND e.group_id = $3 AND e.from_day <= $4 AND (e.to_day IS NULL OR e.to_day > $4))))
        ORDER BY c.given_name, c.family_initial`,
       [clubId, session.id, session.groupId, session.day, session.programme],
+    );
+    const known = await this.marks(
+      clubId,
+      found.map(({ id }) => id),
     );
     return found.map((row) => ({
       id: row.id,
@@ -122,7 +133,30 @@ export class ClassesService {
       leadSide: row.lead_side,
       gradeName: row.grade_name,
       attendance: row.status,
+      earned: row.earned ?? [],
+      home: row.household,
+      marks: known.get(row.id) ?? [],
     }));
+  }
+
+  /** The best of the last three marks of each child, by movement and stage. */
+  private async marks(clubId: string, childIds: readonly string[]): Promise<ReadonlyMap<string, readonly KnownMark[]>> {
+    const found = await rows<KnownMark & { readonly child_id: string }>(
+      this.source,
+      `SELECT child_id, movement, stage, (array_agg(mark ORDER BY array_position($3::text[], mark) DESC))[1] AS mark FROM (
+         SELECT o.child_id, o.movement_slug AS movement, o.stage, o.mark,
+                row_number() OVER (PARTITION BY o.child_id, o.movement_slug, o.stage ORDER BY o.seen_on DESC, o.recorded_at DESC) AS nth
+         FROM observation o WHERE o.club_id = $1 AND o.child_id = ANY($2)
+           AND NOT EXISTS (SELECT 1 FROM observation later WHERE later.supersedes = o.id)) AS recent
+       WHERE nth <= 3 GROUP BY child_id, movement, stage`,
+      [clubId, childIds, marks],
+    );
+    return new Map(
+      [...groupBy(found, ({ child_id }) => child_id)].map(([id, own]) => [
+        id,
+        own.map(({ movement, stage, mark }) => ({ movement, stage, mark })),
+      ]),
+    );
   }
 
   async setAttendance(clubId: string, id: string, childId: string, status: Attendance): Promise<void> {

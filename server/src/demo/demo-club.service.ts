@@ -270,6 +270,11 @@ class DemoTerm {
       agesYears,
       programme: group.programme,
       slotMinutes: group.lengthMinutes,
+      stretchingSchool: 'early-static',
+      children: [],
+      ladder: null,
+      startsAt: null,
+      room: null,
     });
     for (const { item, movement, seconds } of timeline.items)
       await this.manager.query(

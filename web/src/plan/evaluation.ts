@@ -3,13 +3,19 @@ import { defaultTimingSettings, evaluatePlan, type ClassPlan, type Evaluation, t
 
 /** Whom the plan of a class is reckoned for: those expected, without told absences. */
 export function contextOf(page: ClassPageResponse): EvaluationContext {
+  const coming = page.children.filter(({ attendance }) => attendance !== 'absent');
   return {
     settings: defaultTimingSettings,
     exposures: new Map(page.exposures.map(({ movement, ...exposure }) => [movement, exposure])),
     paces: new Map(page.paces.map(({ kind, factor }) => [kind, factor])),
-    agesYears: page.children.filter(({ attendance }) => attendance !== 'absent').map(({ ageYears }) => ageYears),
+    agesYears: coming.map(({ ageYears }) => ageYears),
     programme: page.class.programme,
     slotMinutes: page.class.lengthMinutes,
+    stretchingSchool: page.syllabus?.stretchingSchool ?? 'early-static',
+    children: coming,
+    ladder: page.syllabus,
+    startsAt: page.class.startsAt,
+    room: null,
   };
 }
 

@@ -1,0 +1,81 @@
+import { passesOf } from '../class-plan/class-plan.js';
+import type { Library } from '../movement/library.js';
+import type { Movement } from '../movement/movement.js';
+import type { TimedItem } from '../timing/timeline.js';
+import type { Check, CheckContext } from './check.js';
+import type { Finding } from './finding.js';
+import { mendItem } from './suitable-movement.js';
+
+export const landingLimits = {
+  most: [
+    { upToYears: 6, landings: 40 },
+    { upToYears: 9, landings: 60 },
+    { upToYears: 99, landings: 80 },
+  ],
+  /** The movement in which the position of a landing is learnt. */
+  position: 'landing-position',
+} as const;
+
+const isHard = ({ movement }: TimedItem): boolean => movement.hazards.includes('hard-landing');
+
+/** How often an item lands hard: once for each repetition, on each side; a timed item as often as its seconds allow at two a rep. */
+export function landingsOf({ item, movingSeconds }: Pick<TimedItem, 'item' | 'movingSeconds'>): number {
+  const { dose } = item;
+  const passes = passesOf(item);
+  switch (dose.kind) {
+    case 'reps':
+      return dose.sets * dose.reps * passes;
+    case 'counts':
+      return dose.eights * dose.repeats * passes;
+    case 'hold':
+      return dose.sets * passes;
+    case 'timed':
+      return Math.round(movingSeconds / 2);
+  }
+}
+
+/** Too many hard landings in the class, or hard landings before their position was practised. */
+export const landings: Check = (context) => {
+  const hard = context.timeline.items.filter(isHard);
+  const count = hard.reduce((sum, timed) => sum + landingsOf(timed), 0);
+  const most = landingLimits.most.find(({ upToYears }) => context.youngestYears <= upToYears)?.landings ?? 80;
+  const itemIds = hard.map(({ item }) => item.id);
+  const tooMany: readonly Finding[] =
+    count > most
+      ? [{ check: 'landings', severity: 'caution', itemIds, fact: { kind: 'too-many-landings', landings: count, most }, mend: null }]
+      : [];
+  return [...tooMany, ...unpractised(context, hard)];
+};
+
+function unpractised(context: CheckContext, hard: readonly TimedItem[]): readonly Finding[] {
+  const position = context.library.get(landingLimits.position);
+  const practised = context.timeline.items.find(({ movement }) => movement.slug === landingLimits.position);
+  const early = hard.filter(
+    (timed) =>
+      restsOn(timed.movement, landingLimits.position, context.library) && (!practised || practised.startSecond > timed.startSecond),
+  );
+  const [first] = early;
+  if (!first || !position) return [];
+  return [
+    {
+      check: 'landings',
+      severity: 'caution',
+      itemIds: early.map(({ item }) => item.id),
+      fact: { kind: 'landing-not-practised' },
+      mend: practised
+        ? [{ kind: 'move', item: practised.item.id, place: { at: 'before', item: first.item.id } }]
+        : [{ kind: 'insert', item: mendItem(position, context), place: { at: 'before', item: first.item.id } }],
+    },
+  ];
+}
+
+/** Whether a movement is among what has to stand before another, however far back. */
+function restsOn(movement: Movement, slug: string, library: Library, seen = new Set<string>()): boolean {
+  return movement.prerequisites.some(({ movement: first }) => {
+    if (first === slug) return true;
+    if (seen.has(first)) return false;
+    seen.add(first);
+    const before = library.get(first);
+    return before !== undefined && restsOn(before, slug, library, seen);
+  });
+}

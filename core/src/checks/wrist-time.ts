@@ -1,0 +1,74 @@
+import type { Movement } from '../movement/movement.js';
+import type { MovementKind } from '../movement/kind.js';
+import type { TimedItem } from '../timing/timeline.js';
+import type { Seconds } from '../unit.js';
+import type { Check, CheckContext } from './check.js';
+import type { Finding } from './finding.js';
+import { mendItem, suitableMovement } from './suitable-movement.js';
+
+export const wristLimits = {
+  youngUpToYears: 7,
+  youngSeconds: 60,
+  olderSeconds: 90,
+  reliefSeconds: 30,
+  /** Share of the working time in which the hands carry: a skill is mostly walking back and setting up (job.md). Our estimate. */
+  shareOfWork: { skill: 0.3, drill: 0.5, combination: 0.2, game: 0.3 } as Partial<Record<MovementKind, number>>,
+} as const;
+
+/** Seconds of weight on the hands in an item. */
+export function onHandsSeconds({ movement, movingSeconds }: Pick<TimedItem, 'movement' | 'movingSeconds'>): Seconds {
+  return movement.hazards.includes('weight-on-hands') ? movingSeconds * (wristLimits.shareOfWork[movement.kind] ?? 1) : 0;
+}
+
+/** Too long on the hands without half a minute of relief; one finding for each such stretch. */
+export const wristTime: Check = (context) => {
+  const limitSeconds = context.youngestYears <= wristLimits.youngUpToYears ? wristLimits.youngSeconds : wristLimits.olderSeconds;
+  const findings: Finding[] = [];
+  let stretch: TimedItem[] = [];
+  let carried = 0;
+  let free = 0;
+  const close = (): void => {
+    if (carried > limitSeconds + 0.5) findings.push(findingOn(context, stretch, carried, limitSeconds));
+    stretch = [];
+    carried = 0;
+  };
+  for (const timed of context.timeline.items) {
+    const seconds = onHandsSeconds(timed);
+    if (seconds === 0) {
+      free += timed.seconds;
+      continue;
+    }
+    // what is explained before the hands come down is relief as well
+    if (free + (timed.workStartSecond - timed.startSecond) >= wristLimits.reliefSeconds) close();
+    free = 0;
+    carried += seconds;
+    stretch.push(timed);
+  }
+  close();
+  return findings;
+};
+
+function findingOn(context: CheckContext, stretch: readonly TimedItem[], seconds: Seconds, limitSeconds: Seconds): Finding {
+  const fact = { kind: 'wrist-time', seconds: Math.round(seconds), limitSeconds } as const;
+  return {
+    check: 'wrist-time',
+    severity: 'caution',
+    itemIds: stretch.map(({ item }) => item.id),
+    fact,
+    mend: relief(context, stretch, limitSeconds),
+  };
+}
+
+/** Puts half a minute for the wrists before the item that goes over; no mend where one item alone does. */
+function relief(context: CheckContext, stretch: readonly TimedItem[], limitSeconds: Seconds): Finding['mend'] {
+  let carried = 0;
+  const over = stretch.find((timed) => (carried += onHandsSeconds(timed)) > limitSeconds);
+  const helps = (movement: Movement): boolean =>
+    movement.prepares.includes('wrists') &&
+    !movement.hazards.includes('weight-on-hands') &&
+    !movement.loads.some(({ region }) => region === 'wrists');
+  const easing = suitableMovement(context, (movement) => (helps(movement) ? movement.effort : movement.kind === 'break' ? 20 : null));
+  if (!over || over === stretch[0] || !easing) return null;
+  const item = { ...mendItem(easing, context), dose: { kind: 'timed', seconds: wristLimits.reliefSeconds } as const };
+  return [{ kind: 'insert', item, place: { at: 'before', item: over.item.id } }];
+}

@@ -1,0 +1,73 @@
+import type { Mark, Prerequisite, Surface } from '../movement/movement.js';
+import { marks } from '../movement/movement.js';
+import type { Syllabus } from '../syllabus/syllabus.js';
+import type { ChildId, Metres, MovementSlug } from '../unit.js';
+
+/** What a child has at home, as far as it decides what the child can do. */
+export interface Home {
+  readonly surface: Surface;
+  readonly clearLengthM: Metres;
+  readonly clearWidthM: Metres;
+  readonly things: readonly string[];
+  readonly adult: 'in-the-room' | 'in-the-next-room' | 'not-at-hand';
+  readonly partner: boolean;
+  /** From and to as `HH:MM`, over midnight where `from` is later; null when the house never has to be quiet. */
+  readonly quietHours: { readonly from: string; readonly to: string } | null;
+}
+
+/** How well a child did a movement lately, or one stage of it. */
+export interface KnownMark {
+  readonly movement: MovementSlug;
+  /** Counted from 1; null for the whole movement. */
+  readonly stage: number | null;
+  readonly mark: Mark;
+}
+
+/** A child expected in a class, as far as its versions go. */
+export interface ChildInClass {
+  readonly id: ChildId;
+  readonly ageYears: number;
+  /** Slugs of the grades it has earned. */
+  readonly earned: readonly string[];
+  /** Null where nothing is known of the home: then it bars nothing. */
+  readonly home: Home | null;
+  readonly marks: readonly KnownMark[];
+}
+
+/** What a child can do already, asked by movement: what was seen of it, and what its grades say. */
+export interface Ability {
+  readonly child: ChildInClass;
+  /** How many rungs it has climbed; 0 without a grade. */
+  readonly rung: number;
+  readonly reaches: (prerequisite: Prerequisite) => boolean;
+}
+
+const rankOf = (mark: Mark): number => marks.indexOf(mark);
+
+/** A grade earned says that everything its requirements and those of the grades below ask was shown. */
+export function abilityOf(child: ChildInClass, ladder: Syllabus | null): Ability {
+  const grades = ladder?.grades ?? [];
+  const rung = grades.findLastIndex(({ slug }) => child.earned.includes(slug)) + 1;
+  const known = new Map<MovementSlug, { readonly stage: number | null; readonly mark: Mark }[]>();
+  const note = ({ movement, stage, mark }: KnownMark): void => {
+    const own = known.get(movement);
+    if (own) own.push({ stage, mark });
+    else known.set(movement, [{ stage, mark }]);
+  };
+  for (const mark of child.marks) note(mark);
+  for (const { requirements } of grades.slice(0, rung))
+    for (const { movement, stage, criterion } of requirements) note({ movement, stage, mark: criterion.leastMark });
+  return {
+    child,
+    rung,
+    reaches: ({ movement, stage, mark }) =>
+      (known.get(movement) ?? []).some(
+        (one) => rankOf(one.mark) >= rankOf(mark) && (one.stage === null || (stage !== undefined && one.stage >= stage)),
+      ),
+  };
+}
+
+/** @returns the rung of a grade on a ladder, from 1; 0 for a grade that is not on it: it bars nobody. */
+export function rungOf(grade: string, ladder: Syllabus | null): number {
+  return (ladder?.grades.findIndex(({ slug }) => slug === grade) ?? -1) + 1;
+}

@@ -1,0 +1,51 @@
+import type { Library } from '../movement/library.js';
+import type { Syllabus } from '../syllabus/syllabus.js';
+import type { HomeNeed } from './home-needs.js';
+import type { Bar, Version, VersionCounts } from './version.js';
+
+const needWords: Readonly<Record<HomeNeed, string>> = {
+  surface: 'the floor at home is not for it',
+  space: 'not enough room at home',
+  equipment: 'the thing it needs is not at home',
+  adult: 'no adult at hand',
+  partner: 'no partner at home',
+  quiet: 'the house has to be quiet',
+};
+
+/** @returns what keeps a child from a version, as one says it. */
+export function barWords(bar: Bar, library: Library, ladder: Syllabus | null): string {
+  switch (bar.kind) {
+    case 'grade':
+      return `from ${ladder?.grades.find(({ slug }) => slug === bar.grade)?.name ?? bar.grade} on`;
+    case 'prerequisite':
+      return `${library.get(bar.movement)?.name ?? bar.movement} first`;
+    case 'age':
+      return `from ${String(bar.leastAge)} years on`;
+    case 'home':
+      return needWords[bar.need];
+  }
+}
+
+/** @returns why a child does what it does: `core: no adult at hand`. */
+export function versionWords(version: Version, library: Library, ladder: Syllabus | null): string {
+  const name = library.get(version.movement)?.name ?? version.movement;
+  const does = version.tier === null ? 'no version' : version.tier === 'instead' ? `instead ${name}` : version.tier;
+  if (version.isByHand) return [`${does}: set by hand`, ...version.lacks.map((need) => needWords[need])].join(', ');
+  return version.bar ? `${does}: ${barWords(version.bar, library, ladder)}` : `${does}: all it needs is there`;
+}
+
+/** @returns counts as a rung shows them: `2 easier · 6 core · 1 instead`; empty where nobody is expected. */
+export function countsText(counts: VersionCounts | undefined): string {
+  if (!counts) return '';
+  const words: readonly (readonly [keyof VersionCounts, string])[] = [
+    ['easier', 'easier'],
+    ['core', 'core'],
+    ['harder', 'harder'],
+    ['instead', 'instead'],
+    ['none', 'without'],
+  ];
+  return words
+    .filter(([key]) => counts[key] > 0)
+    .map(([key, word]) => `${String(counts[key])} ${word}`)
+    .join(' · ');
+}

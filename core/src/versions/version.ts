@@ -1,0 +1,151 @@
+import type { Item } from '../class-plan/class-plan.js';
+import type { Library } from '../movement/library.js';
+import type { MovementKind } from '../movement/kind.js';
+import type { Region } from '../movement/region.js';
+import { tierNames, type Movement, type TierName } from '../movement/movement.js';
+import type { Syllabus } from '../syllabus/syllabus.js';
+import type { TimedItem } from '../timing/timeline.js';
+import type { ChildId, ItemId, MovementSlug } from '../unit.js';
+import { abilityOf, rungOf, type Ability, type ChildInClass } from './child-in-class.js';
+import { lacking, type HomeNeed } from './home-needs.js';
+
+/** Why a child does not do a version. */
+export type Bar =
+  | { readonly kind: 'grade'; readonly grade: string }
+  | { readonly kind: 'prerequisite'; readonly movement: MovementSlug }
+  | { readonly kind: 'age'; readonly leastAge: number }
+  | { readonly kind: 'home'; readonly need: HomeNeed };
+
+/** What one child does of one item. */
+export interface Version {
+  readonly itemId: ItemId;
+  readonly childId: ChildId;
+  /** `instead` for another movement; null where nothing fits. */
+  readonly tier: TierName | 'instead' | null;
+  /** What the child does; the item's movement where nothing fits. */
+  readonly movement: MovementSlug;
+  /** Set by hand. */
+  readonly isByHand: boolean;
+  /** What kept the child from more: from the next harder version, or from all of them. Null where nothing did. */
+  readonly bar: Bar | null;
+  /** What a version set by hand wants and the home does not have. */
+  readonly lacks: readonly HomeNeed[];
+}
+
+/** Who is taught, and when. */
+export interface VersionContext {
+  readonly children: readonly ChildInClass[];
+  /** The ladder of the programme; null where there is none: then no grade bars anybody. */
+  readonly ladder: Syllabus | null;
+  /** When the class begins, `HH:MM`; null where that is not known. */
+  readonly startsAt: string | null;
+}
+
+/** How far from a movement its easier relatives are looked for. */
+const furthestRelative = 4;
+
+/**
+ * Which version each child does of each item, and why (model.md): from the harder tier to the easier the first that its grade
+ * reaches, whose prerequisites stand, and which its home allows; else the nearest easier relative that does; else none.
+ * A version set by hand stands whatever is known. The prerequisites of the movement bar the core and the harder tier: the
+ * easier one is there for those who lack them.
+ * @returns one version per item and child, in the order of the items and then of the children
+ */
+export function versionsOf(items: readonly TimedItem[], library: Library, context: VersionContext): readonly Version[] {
+  const abilities = context.children.map((child) => abilityOf(child, context.ladder));
+  return items.flatMap(({ item, movement }) => abilities.map((ability) => versionOf(item, movement, ability, library, context)));
+}
+
+function versionOf(item: Item, movement: Movement, ability: Ability, library: Library, context: VersionContext): Version {
+  const { child } = ability;
+  const of = { itemId: item.id, childId: child.id };
+  const byHand = item.tierByHand?.[child.id];
+  if (byHand !== undefined) {
+    const equipment = movement.tiers[byHand]?.equipment;
+    const lacks = child.home ? lacking(movement, equipment, child.home, context.startsAt) : [];
+    return { ...of, tier: byHand, movement: movement.slug, isByHand: true, bar: null, lacks };
+  }
+  let bar: Bar | null = null;
+  for (const tier of tierNames.toReversed()) {
+    if (!item.tiers.includes(tier)) continue;
+    const found = barOf(movement, tier, ability, context);
+    if (!found) return { ...of, tier, movement: movement.slug, isByHand: false, bar, lacks: [] };
+    bar = found;
+  }
+  const relative = easierRelative(movement, ability, library, context) ?? sameUse(movement, ability, library, context);
+  return { ...of, tier: relative ? 'instead' : null, movement: relative?.slug ?? movement.slug, isByHand: false, bar, lacks: [] };
+}
+
+/** What keeps a child from a version of a movement; null where nothing does. */
+function barOf(movement: Movement, tier: TierName, ability: Ability, { ladder, startsAt }: VersionContext): Bar | null {
+  const { child } = ability;
+  const said = movement.tiers[tier];
+  if (child.ageYears < movement.leastAge) return { kind: 'age', leastAge: movement.leastAge };
+  if (said?.fromGrade && rungOf(said.fromGrade, ladder) > ability.rung) return { kind: 'grade', grade: said.fromGrade };
+  const wanted = [...(said?.prerequisites ?? []), ...(tier === 'easier' ? [] : movement.prerequisites)];
+  const open = wanted.find((one) => !ability.reaches(one));
+  if (open) return { kind: 'prerequisite', movement: open.movement };
+  const [need] = child.home ? lacking(movement, said?.equipment, child.home, startsAt) : [];
+  return need === undefined ? null : { kind: 'home', need };
+}
+
+/** The nearest of what is done instead and what comes before that the child can do as it stands. */
+function easierRelative(movement: Movement, ability: Ability, library: Library, context: VersionContext): Movement | null {
+  const seen = new Set([movement.slug]);
+  let open: readonly Movement[] = [movement];
+  for (let distance = 1; distance <= furthestRelative && open.length > 0; distance += 1) {
+    const slugs = open.flatMap(({ instead, prerequisites }) => [
+      ...(instead === null ? [] : [instead]),
+      ...prerequisites.map((one) => one.movement),
+    ]);
+    const relatives = [...new Set(slugs)].filter((slug) => !seen.has(slug)).flatMap((slug) => library.get(slug) ?? []);
+    const fitting = relatives.find((one) => barOf(one, 'core', ability, context) === null);
+    if (fitting) return fitting;
+    for (const { slug } of relatives) seen.add(slug);
+    open = relatives;
+  }
+  return null;
+}
+
+/** What stands in for a stretch, a warm-up or a game need not be a step towards it; for a skill it has to be. */
+const learnt: ReadonlySet<MovementKind> = new Set(['skill', 'drill', 'combination']);
+
+/** Another movement of the same kind and use, no harder than it, that the child can do: it readies, stretches or loads the same. */
+function sameUse(movement: Movement, ability: Ability, library: Library, context: VersionContext): Movement | null {
+  if (learnt.has(movement.kind)) return null;
+  const wanted = useOf(movement);
+  let best: { readonly movement: Movement; readonly shared: number } | null = null;
+  for (const one of library.values()) {
+    if (one.kind !== movement.kind || one.slug === movement.slug || one.effort > movement.effort) continue;
+    if (!one.sections.some((section) => movement.sections.includes(section))) continue;
+    if (one.programmes.length > 0 && !one.programmes.some((programme) => movement.programmes.includes(programme))) continue;
+    const shared = [...useOf(one)].filter((region) => wanted.has(region)).length;
+    if (wanted.size > 0 && shared === 0) continue;
+    if (best && shared <= best.shared) continue;
+    if (barOf(one, 'core', ability, context) === null) best = { movement: one, shared };
+  }
+  return best?.movement ?? null;
+}
+
+const useOf = ({ prepares, lengthens, loads }: Movement): ReadonlySet<Region> =>
+  new Set([...prepares, ...lengthens, ...loads.map(({ region }) => region)]);
+
+/** How many children do which version of an item. */
+export interface VersionCounts {
+  readonly easier: number;
+  readonly core: number;
+  readonly harder: number;
+  readonly instead: number;
+  readonly none: number;
+}
+
+/** Counts of versions by item. */
+export function versionCounts(versions: readonly Version[]): ReadonlyMap<ItemId, VersionCounts> {
+  const counts = new Map<ItemId, Record<keyof VersionCounts, number>>();
+  for (const { itemId, tier } of versions) {
+    const own = counts.get(itemId) ?? { easier: 0, core: 0, harder: 0, instead: 0, none: 0 };
+    own[tier ?? 'none'] += 1;
+    counts.set(itemId, own);
+  }
+  return counts;
+}
