@@ -1,10 +1,12 @@
 import {
+  checkIds,
   doseLimits,
   familiarities,
   itemSides,
   mostItems,
   sectionKinds,
   tierNames,
+  type CheckId,
   type DoseNumber,
   type Familiarity,
   type ItemSides,
@@ -12,13 +14,26 @@ import {
   type TierName,
 } from '@leiter/core';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsNumber, IsObject, Matches, Max, Min, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsObject,
+  Matches,
+  Max,
+  Min,
+  ValidateNested,
+  registerDecorator,
+} from 'class-validator';
 import { applyDecorators } from './apply-decorators.js';
 import { Line } from './text.js';
 import { MayBeLeftOut } from './optional.js';
 
-const id = /^[A-Za-z0-9_-]{1,64}$/;
-const slug = /^[a-z0-9]+(-[a-z0-9]+)*$/;
+export const id = /^[A-Za-z0-9_-]{1,64}$/;
+export const slug = /^[a-z0-9]+(-[a-z0-9]+)*$/;
 
 function DoseField(name: DoseNumber, kind: 'whole' | 'fraction'): PropertyDecorator {
   const { least, most } = doseLimits[name];
@@ -66,6 +81,46 @@ class UnknownDose {
   kind!: never;
 }
 
+/** A dose of one of the four kinds, with the numbers of its kind. */
+export function DoseOfAnyKind(): PropertyDecorator {
+  return applyDecorators(
+    ValidateNested({ message: 'How much is to be done?' }),
+    Type(() => UnknownDose, {
+      discriminator: {
+        property: 'kind',
+        subTypes: [
+          { name: 'reps', value: RepsDose },
+          { name: 'hold', value: HoldDose },
+          { name: 'timed', value: TimedDose },
+          { name: 'counts', value: CountsDose },
+        ],
+      },
+      keepDiscriminatorProperty: true,
+    }),
+    IsObject({ message: 'This is missing.' }),
+  );
+}
+
+/** Children by id, each with the version that was set for it. */
+export function TiersByHand(): PropertyDecorator {
+  return (target, property) => {
+    registerDecorator({
+      name: 'tiersByHand',
+      target: target.constructor,
+      propertyName: String(property),
+      options: { message: 'Children by id, each with easier, core or harder.' },
+      validator: {
+        validate: (value: unknown) =>
+          typeof value === 'object' &&
+          value !== null &&
+          !Array.isArray(value) &&
+          Object.keys(value).length <= 200 &&
+          Object.entries(value).every(([child, tier]) => id.test(child) && tierNames.some((name) => name === tier)),
+      },
+    });
+  };
+}
+
 export class PlanItem {
   @Matches(id, { message: 'Not an id.' })
   id!: string;
@@ -73,20 +128,7 @@ export class PlanItem {
   @Matches(slug, { message: 'Not the name of a movement.' })
   movement!: string;
 
-  @ValidateNested({ message: 'How much is to be done?' })
-  @Type(() => UnknownDose, {
-    discriminator: {
-      property: 'kind',
-      subTypes: [
-        { name: 'reps', value: RepsDose },
-        { name: 'hold', value: HoldDose },
-        { name: 'timed', value: TimedDose },
-        { name: 'counts', value: CountsDose },
-      ],
-    },
-    keepDiscriminatorProperty: true,
-  })
-  @IsObject({ message: 'This is missing.' })
+  @DoseOfAnyKind()
   dose!: RepsDose | HoldDose | TimedDose | CountsDose;
 
   @IsIn(itemSides, { message: 'Which sides?' })
@@ -109,6 +151,24 @@ export class PlanItem {
   @MayBeLeftOut()
   @Line({ least: 0, most: 1000 })
   note?: string;
+
+  @MayBeLeftOut()
+  @IsObject({ message: 'Children by id, each with easier, core or harder.' })
+  @TiersByHand()
+  tierByHand?: Record<string, TierName>;
+}
+
+export class AcceptedFindingBody {
+  @IsIn(checkIds, { message: 'Not a check.' })
+  check!: CheckId;
+
+  @IsArray()
+  @ArrayMaxSize(mostItems)
+  @Matches(id, { each: true, message: 'Not an id.' })
+  itemIds!: string[];
+
+  @Line({ most: 300 })
+  reason!: string;
 }
 
 export class PlanSection {
@@ -138,6 +198,14 @@ export class PlanDocument {
   @ArrayMaxSize(20, { message: 'At most 20 movements in focus.' })
   @Matches(slug, { each: true, message: 'Not the name of a movement.' })
   focus!: string[];
+
+  @MayBeLeftOut()
+  @IsArray()
+  @ArrayMaxSize(200, { message: 'At most 200.' })
+  @IsObject({ each: true, message: 'Not a part of a plan.' })
+  @ValidateNested({ each: true })
+  @Type(() => AcceptedFindingBody)
+  accepted?: AcceptedFindingBody[];
 }
 
 export class SavePlanRequest {

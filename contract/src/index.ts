@@ -31,6 +31,14 @@ export { SpreadsheetRequest, type ChildrenImportResponse } from './spreadsheet.j
 export { LibraryFile, ChangeMovementRequest, SaveMovementRequest, type LibraryImportResponse, type MovementResponse } from './library.js';
 export { PlanDocument, SavePlanRequest } from './class-plan.js';
 export {
+  ImportPlanRequest,
+  PlanFile,
+  PreviewPlanRequest,
+  type PlanImportResponse,
+  type PlanPreviewResponse,
+  type PreviewChild,
+} from './plan-file.js';
+export {
   AddClassRequest,
   AttendanceRequest,
   ChangeClassRequest,

@@ -121,8 +121,13 @@ export { caughtUp, moved, positionOf, startRun, type Position, type Run, type Ru
 export { blended, mirrored, type Pose, type Prop } from './figure/pose.js';
 export { poseNamed, poseNames } from './figure/pose-book.js';
 export { motionOf, poseAt, type Motion } from './figure/motion.js';
-export { solve, type SolvedFigure } from './figure/solve.js';
-export { extentOf, propShapes, shapesOf, type Extent, type Facing, type Flat, type Shape } from './figure/draw.js';
+export { type Facing } from './figure/draw.js';
+export { solve } from './figure/solve.js';
+export { figureMarkup, type FigureInks, type FigureRoom } from './figure/markup.js';
+export { roomFor } from './figure/room.js';
+export { safetyTalkOf } from './versions/safety-talk.js';
+export { homeListOf, homeListWords, type HomeList } from './versions/home-list.js';
+export { planFormat, readPlan, writtenPlan, type PlanFileFault, type WrittenPlan } from './formats/plan-file.js';
 export { cellFaultWords, type CellFault, type Table } from './formats/table.js';
 export { readSyllabusTable, syllabusTable } from './formats/syllabus-table.js';
 export {

@@ -13,6 +13,7 @@ import { LibraryModule } from './library/library.module.js';
 import { PeopleModule } from './people/people.module.js';
 import { SessionGuard } from './people/session.guard.js';
 import { PlansModule } from './plans/plans.module.js';
+import { PlanFilesModule } from './plan-files/plan-files.module.js';
 import { RecordModule } from './record/record.module.js';
 import { SyllabusModule } from './syllabus/syllabus.module.js';
 import { TodayModule } from './today/today.module.js';
@@ -33,6 +34,7 @@ export class AppModule {
         ChildrenModule,
         ClassesModule,
         PlansModule,
+        PlanFilesModule,
         RecordModule,
         TodayModule,
         DemoModule,

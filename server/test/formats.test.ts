@@ -4,6 +4,7 @@ import { librarySchema } from '@leiter/core';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { format } from 'prettier';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { planSchema } from '../src/plan-files/plan-schema.js';
 import { syllabusSchema } from '../src/syllabus/syllabus-schema.js';
 import { testApp, type Agent, type TestApp } from './test-app.js';
 
@@ -43,5 +44,23 @@ describe.each(formats)('$name', ({ name, schema, path }) => {
       .post(`/api/${path}/import?dryRun=true`)
       .send(exampleOf(`${name}.md`) as object)
       .expect(200);
+  });
+});
+
+describe('leiter-plan-1', () => {
+  it('is published as what validates it says; update with “vitest -u”', async () => {
+    await expect(await written(planSchema())).toMatchFileSnapshot(`${folder}leiter-plan-1.schema.json`);
+  });
+
+  it('fits what the club gives out, and the example of its page, which is judged', async () => {
+    const fits = new Ajv2020({ strict: false }).compile(planSchema());
+    const groups = (await owner.get('/api/groups').expect(200)).body;
+    const classes = (await owner.get(`/api/groups/${groups[0].id}/classes`).expect(200)).body;
+    const planned = classes.find(({ hasPlan }: { hasPlan: boolean }) => hasPlan);
+    const given = (await owner.get(`/api/classes/${planned.id}/plan/export`).expect(200)).body;
+    expect(fits(given) ? [] : fits.errors).toEqual([]);
+    const example = exampleOf('leiter-plan-1.md');
+    expect(fits(example) ? [] : fits.errors).toEqual([]);
+    await owner.post('/api/class-plans/preview').send({ plan: example }).expect(200);
   });
 });

@@ -63,6 +63,8 @@ const ownMovement = {
   figure: ['hop'],
 };
 
+const planFile = { format: 'leiter-plan/1', programme: 'gymnastics', lengthMinutes: 30, startsAt: '16:00', focus: ['drink-break'] };
+
 const ownGrade = {
   slug: 'first',
   name: 'First',
@@ -144,7 +146,37 @@ const writes: Readonly<Record<string, Write>> = {
   'save a plan': {
     method: 'put',
     path: () => `/api/classes/${own.class}/plan`,
-    body: () => ({ version: 0, plan: { sections: [{ id: 's', kind: 'drills', items: [item] }], focus: ['drink-break'] } }),
+    body: () => ({
+      version: 0,
+      plan: {
+        sections: [{ id: 's', kind: 'drills', items: [{ ...item, tierByHand: { child: 'core' } }] }],
+        focus: ['drink-break'],
+        accepted: [{ check: 'clock', itemIds: [], reason: 'a long one' }],
+      },
+    }),
+  },
+  'judge a plan': {
+    method: 'post',
+    path: () => '/api/class-plans/preview',
+    body: () => ({
+      plan: { ...planFile, sections: [{ kind: 'drills', items: [{ ...item, movementInline: { ...ownMovement } }] }] },
+      children: [
+        {
+          id: 'a',
+          birthDate: '2018-01-01',
+          grade: 'reef',
+          leadSide: 'left',
+          household,
+          standings: [{ movement: 'lever', stage: 1, mark: 'alone' }],
+        },
+      ],
+      instructor: { learnedPace: true },
+    }),
+  },
+  'take in a plan': {
+    method: 'post',
+    path: () => `/api/classes/${own.class}/plan/import`,
+    body: () => ({ version: 0, file: { ...planFile, sections: [{ kind: 'drills', items: [item] }] } }),
   },
   'save a movement': { method: 'put', path: () => '/api/library/harbour-hop', body: () => ({ movement: { ...ownMovement } }) },
   'put a movement away': { method: 'patch', path: () => '/api/library/harbour-hop', body: () => ({ isPutAway: false, ownCue: 'Quiet' }) },

@@ -131,6 +131,24 @@ const routes: Readonly<Record<string, 'no ids' | 'public' | readonly Foreign[]>>
       status: 404,
     },
   ],
+  'GET /api/classes/{id}/plan/export': [{ method: 'get', path: () => `/api/classes/${theirs.class}/plan/export`, status: 404 }],
+  'GET /api/classes/{id}/plan/paper': [{ method: 'get', path: () => `/api/classes/${theirs.class}/plan/paper`, status: 404 }],
+  'POST /api/classes/{id}/plan/import': [
+    {
+      method: 'post',
+      path: () => `/api/classes/${theirs.class}/plan/import`,
+      body: () => ({ version: 0, file: { format: 'leiter-plan/1', programme: 'dance', lengthMinutes: 30, sections: [] } }),
+      status: 404,
+    },
+  ],
+  'POST /api/class-plans/preview': [
+    {
+      method: 'post',
+      path: () => '/api/class-plans/preview',
+      body: () => ({ groupId: theirs.group, plan: { format: 'leiter-plan/1', programme: 'dance', lengthMinutes: 30, sections: [] } }),
+      status: 404,
+    },
+  ],
   'PUT /api/classes/{id}/item-times': [
     { method: 'put', path: () => `/api/classes/${theirs.class}/item-times`, body: () => ({ times: [] }), status: 404 },
   ],

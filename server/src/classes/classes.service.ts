@@ -10,7 +10,18 @@ import type {
   Household,
   ItemTimesRequest,
 } from '@leiter/contract';
-import { addDays, ageOn, groupBy, learnedPace, marks, movementKinds, weekdayOf, type ClassPlan, type ItemRun, type KnownMark } from '@leiter/core';
+import {
+  addDays,
+  ageOn,
+  groupBy,
+  learnedPace,
+  marks,
+  movementKinds,
+  weekdayOf,
+  type ClassPlan,
+  type ItemRun,
+  type KnownMark,
+} from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
@@ -103,6 +114,28 @@ export class ClassesService {
       paces: await this.paces(clubId, session.instructorId),
       observations: observations.map(observationOf),
       syllabus: await this.syllabuses.ladderOf(clubId, session.programme),
+    };
+  }
+
+  /** Whom the next class of a group is planned for: who comes, what they have met, and the instructor's pace. */
+  async comingContext(
+    clubId: string,
+    groupId: string,
+  ): Promise<Pick<ClassPageResponse, 'children' | 'exposures' | 'paces'> & { readonly startsAt: string }> {
+    const group = await this.groups.find(clubId, groupId);
+    const coming = (await this.coming(clubId)).find((one) => one.group.id === group.id);
+    const today = await this.clubs.today(clubId);
+    const session = coming?.class ?? notYetOnCalendar(group, coming?.day ?? today);
+    const children = (await this.expected(clubId, session)).filter(({ attendance }) => attendance !== 'absent');
+    const exposures = exposuresOf(
+      children.map(({ id }) => id),
+      await this.taughtBefore(clubId, session),
+    );
+    return {
+      children,
+      exposures: [...exposures].map(([movement, exposure]) => ({ movement, ...exposure })),
+      paces: await this.paces(clubId, session.instructorId),
+      startsAt: session.startsAt,
     };
   }
 
@@ -251,4 +284,24 @@ function comingOf(group: GroupResponse, ahead: readonly ClassResponse[], today: 
   const from = after === undefined ? today : addDays(after, 1);
   const day = addDays(from, (group.weekday - weekdayOf(from) + 7) % 7);
   return { group, day, startsAt: group.startsAt, class: null };
+}
+
+const nobodysId = '00000000-0000-0000-0000-000000000000';
+
+/** The next slot of a group as a class, before it is on the calendar. */
+function notYetOnCalendar(group: GroupResponse, day: string): ClassResponse {
+  return {
+    id: nobodysId,
+    groupId: group.id,
+    groupName: group.name,
+    programme: group.programme,
+    day,
+    startsAt: group.startsAt,
+    lengthMinutes: group.lengthMinutes,
+    instructorId: group.instructorId,
+    taughtAt: null,
+    endedAt: null,
+    stopsNote: null,
+    hasPlan: false,
+  };
 }

@@ -9,6 +9,6 @@ import { MovementEntity } from './movement.entity.js';
   imports: [TypeOrmModule.forFeature([MovementEntity])],
   controllers: [LibraryController],
   providers: [LibraryService, LibraryImportService],
-  exports: [LibraryService],
+  exports: [LibraryService, LibraryImportService],
 })
 export class LibraryModule {}

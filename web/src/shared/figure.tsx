@@ -1,17 +1,4 @@
-import {
-  extentOf,
-  motionOf,
-  poseAt,
-  propShapes,
-  shapesOf,
-  solve,
-  type Extent,
-  type Facing,
-  type Flat,
-  type Motion,
-  type Movement,
-  type Pose,
-} from '@leiter/core';
+import { figureMarkup, motionOf, poseAt, roomFor, type Facing, type FigureRoom, type Motion, type Movement, type Pose } from '@leiter/core';
 import { memo, useEffect, useMemo, useState } from 'react';
 import { palette } from './palette';
 
@@ -26,9 +13,6 @@ const colours: Readonly<
 
 /** Pictures from this size on move, where motion is not unwanted. */
 const leastMovingPixels = 120;
-/** A child with lifted arms fits; who is larger – in a jump, lying long – is drawn smaller. */
-const leastRoom = 1.32;
-
 interface Props {
   readonly movement: (Pick<Movement, 'figure' | 'view' | 'plainMeaning'> & Partial<Pick<Movement, 'dose'>>) | undefined;
   readonly size: number;
@@ -47,7 +31,7 @@ export const Figure = memo(function Figure({ movement, size, tone = 'day', behin
   const facing = movement?.view?.facing ?? 'front';
   const isMoving = size >= leastMovingPixels && motion !== null && motion.poses.length > 1;
   const pose = useMovingPose(motion, isMoving, roundSeconds(movement?.dose, motion));
-  const room = useMemo(() => (motion ? roomFor(motion, facing, isMoving) : null), [motion, facing, isMoving]);
+  const room = useMemo(() => (motion ? roomFor(motion, facing, isMoving ? 'between' : 'poses') : null), [motion, facing, isMoving]);
   const colour = { ...colours[tone], ...(behind === undefined ? {} : { paper: behind }) };
   const words = isDecoration ? ({ 'aria-hidden': true } as const) : ({ role: 'img', 'aria-label': movement?.plainMeaning ?? '' } as const);
   return (
@@ -79,7 +63,7 @@ interface Drawing {
   readonly pose: Pose;
   readonly motion: Motion;
   readonly facing: Facing;
-  readonly room: Room;
+  readonly room: FigureRoom;
   readonly colour: (typeof colours)[Tone];
 }
 
@@ -96,42 +80,7 @@ function strokes(drawing: Drawing): string {
 }
 
 function drawn({ pose, motion, facing, room, colour }: Drawing): string {
-  const figure = solve(pose);
-  const at = ([right, up]: Flat): string => `${((right - room.left) * room.scale).toFixed(2)},${(93 - up * room.scale).toFixed(2)}`;
-  const line = (points: readonly Flat[]): string => points.map(at).join(' ');
-  const stroke = (points: readonly Flat[], ink: string, width: number, ends = 'round'): string =>
-    `<polyline points="${line(points)}" stroke="${ink}" stroke-width="${width.toFixed(2)}" stroke-linecap="${ends}" stroke-linejoin="round" fill="none"/>`;
-  const things = propShapes(motion.props, figure, facing).flatMap(({ kind, lines }) =>
-    lines.map((points) => (kind === 'line' ? stroke(points, palette.primary, 2.6) : stroke(points, colour.thing, 2))),
-  );
-  const body = shapesOf(figure, facing).map((shape) => {
-    const ink = shape.side === 'far' ? colour.far : colour.near;
-    if (shape.kind === 'disc') {
-      const [x, y] = at(shape.at).split(',');
-      return `<circle cx="${x ?? ''}" cy="${y ?? ''}" r="${(shape.radius * room.scale).toFixed(2)}" fill="${ink}"/>`;
-    }
-    const width = shape.width * room.scale;
-    if (shape.kind === 'body')
-      return `<polygon points="${line(shape.points)}" fill="${ink}" stroke="${ink}" stroke-width="${width.toFixed(2)}" stroke-linejoin="round"/>`;
-    const gap = shape.gap.length > 0 ? stroke(shape.gap, colour.paper, (shape.width + 0.022) * room.scale, 'butt') : '';
-    return gap + stroke(shape.points, ink, width);
-  });
-  return [...things, ...body].join('');
-}
-
-/** How a motion is fitted into the square: the same for all its poses, so that it does not jump. */
-interface Room {
-  readonly left: number;
-  readonly scale: number;
-}
-
-function roomFor(motion: Motion, facing: Facing, isMoving: boolean): Room {
-  // between two key poses limbs may reach further than in either
-  const moments =
-    !isMoving || motion.poses.length === 1 ? motion.poses : Array.from({ length: 24 }, (_, index) => poseAt(motion, index / 24));
-  const { left, right, top }: Extent = extentOf(moments.map(solve), facing);
-  const side = Math.max(leastRoom, right - left + 0.04, top + 0.1);
-  return { left: (left + right) / 2 - side / 2, scale: 100 / side };
+  return figureMarkup(pose, motion, facing, room, { ...colour, line: palette.primary });
 }
 
 /** One round takes about as long as one repetition; a hold moves slowly into its shape. */

@@ -1,0 +1,277 @@
+import {
+  familiarities,
+  itemSides,
+  marks,
+  mostItems,
+  sectionKinds,
+  tierNames,
+  type CheckId,
+  type Familiarity,
+  type ItemSides,
+  type Mark,
+  type PlanEdit,
+  type SectionKind,
+  type Severity,
+  type TierName,
+  type TimeParts,
+} from '@leiter/core';
+import { Transform, Type, plainToInstance } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsObject,
+  IsUUID,
+  Matches,
+  Max,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
+import { DoseOfAnyKind, id, slug, type CountsDose, type HoldDose, type RepsDose, type TimedDose } from './class-plan.js';
+import { DayField } from './day-field.js';
+import { Household } from './household.js';
+import { MayBeLeftOut } from './optional.js';
+import { Line, TimeOfDay } from './text.js';
+
+/** One line of a running order in a file; what is left out is as a coach would first write it. */
+export class PlanFileItem {
+  /** Made where it is left out: `item-1`, `item-2`, in order. */
+  @MayBeLeftOut()
+  @Matches(id, { message: 'Not an id.' })
+  id?: string;
+
+  @Matches(slug, { message: 'Not the name of a movement.' })
+  movement!: string;
+
+  /** The entry of the movement, for a club that does not have it; its fields are those of leiter-library/1. */
+  @MayBeLeftOut()
+  @IsObject({ message: 'An entry as leiter-library/1 writes it.' })
+  movementInline?: object;
+
+  @MayBeLeftOut()
+  @DoseOfAnyKind()
+  dose?: RepsDose | HoldDose | TimedDose | CountsDose;
+
+  @MayBeLeftOut()
+  @IsIn(itemSides, { message: 'Which sides?' })
+  sides?: ItemSides;
+
+  @MayBeLeftOut()
+  @IsArray()
+  @ArrayMinSize(1, { message: 'At least one version is in use.' })
+  @ArrayMaxSize(3)
+  @IsIn(tierNames, { each: true, message: 'A version is easier, core or harder.' })
+  tiers?: TierName[];
+
+  @MayBeLeftOut()
+  @IsIn(familiarities, { message: 'new, known or routine.' })
+  familiarity?: Familiarity;
+
+  @MayBeLeftOut()
+  @Line({ least: 0, most: 200 })
+  cue?: string;
+
+  @MayBeLeftOut()
+  @Line({ least: 0, most: 1000 })
+  note?: string;
+}
+
+export class PlanFileSection {
+  @IsIn(sectionKinds, { message: 'Not a part of a class.' })
+  kind!: SectionKind;
+
+  @IsArray({ message: 'A list of items.' })
+  @ArrayMaxSize(mostItems, { message: `At most ${String(mostItems)} items.` })
+  @IsObject({ each: true, message: 'Not a part of a plan.' })
+  @ValidateNested({ each: true })
+  @Type(() => PlanFileItem)
+  items!: PlanFileItem[];
+}
+
+/** A `leiter-plan/1` file: a running order with the movements it uses. */
+export class PlanFile {
+  @IsIn(['leiter-plan/1'], { message: 'This is not a leiter-plan/1 file.' })
+  format!: 'leiter-plan/1';
+
+  /** The slug of the programme it is written for. */
+  @Matches(slug, { message: 'The slug of a programme.' })
+  programme!: string;
+
+  @IsInt({ message: 'Whole minutes.' })
+  @Min(5, { message: 'At least 5 minutes.' })
+  @Max(240, { message: 'At most 240 minutes.' })
+  lengthMinutes!: number;
+
+  @MayBeLeftOut()
+  @TimeOfDay()
+  startsAt?: string;
+
+  @IsArray({ message: 'A list of sections.' })
+  @ArrayMaxSize(40, { message: 'At most 40 sections.' })
+  @IsObject({ each: true, message: 'Not a part of a plan.' })
+  @ValidateNested({ each: true })
+  @Type(() => PlanFileSection)
+  sections!: PlanFileSection[];
+
+  @MayBeLeftOut()
+  @IsArray()
+  @ArrayMaxSize(20, { message: 'At most 20 movements in focus.' })
+  @Matches(slug, { each: true, message: 'Not the name of a movement.' })
+  focus?: string[];
+
+  /** The entries of the movements it uses, as leiter-library/1 writes them. */
+  @MayBeLeftOut()
+  @IsArray()
+  @ArrayMaxSize(mostItems, { message: `At most ${String(mostItems)} movements.` })
+  @IsObject({ each: true, message: 'Each movement is an object.' })
+  movements?: object[];
+}
+
+export class PreviewMark {
+  @Matches(slug, { message: 'Not the name of a movement.' })
+  movement!: string;
+
+  @MayBeLeftOut()
+  @ValidateIf((_object: object, value: unknown) => value !== null && value !== undefined)
+  @IsInt()
+  @Min(1)
+  @Max(20)
+  stage?: number | null;
+
+  @IsIn(marks, { message: 'A mark: not-yet, with-help, alone or clean.' })
+  mark!: Mark;
+}
+
+function listOfMarks(value: unknown): unknown {
+  if (typeof value !== 'object' || value === null) return value;
+  const list = Array.isArray(value)
+    ? (value as unknown[])
+    : Object.entries(value).map(([movement, mark]) => ({ movement, mark: mark as unknown }));
+  return plainToInstance(PreviewMark, list);
+}
+
+/** A child that a plan is judged for; nothing of it is stored. */
+export class PreviewChild {
+  @Matches(id, { message: 'Not an id.' })
+  id!: string;
+
+  @DayField()
+  birthDate!: string;
+
+  /** The slug of the grade it has earned; null or left out for none. */
+  @ValidateIf((_object: object, value: unknown) => value !== null && value !== undefined)
+  @Line({ most: 60 })
+  grade?: string | null;
+
+  @MayBeLeftOut()
+  @IsIn(['left', 'right'], { message: 'left or right.' })
+  leadSide?: 'left' | 'right';
+
+  /** Null or left out where nothing is known: then the home bars nothing. */
+  @ValidateIf((_object: object, value: unknown) => value !== null && value !== undefined)
+  @IsObject({ message: 'What does the child have at home?' })
+  @ValidateNested()
+  @Type(() => Household)
+  household?: Household | null;
+
+  /** What it did lately, by movement and stage; also as an object from movement to mark. */
+  @MayBeLeftOut()
+  @Transform(({ obj }: { readonly obj: { readonly standings?: unknown } }) => listOfMarks(obj.standings))
+  @IsArray({ message: 'A list of movement and mark.' })
+  @ArrayMaxSize(1000)
+  @IsObject({ each: true, message: 'A movement and a mark.' })
+  @ValidateNested({ each: true })
+  @Type(() => PreviewMark)
+  standings?: PreviewMark[];
+}
+
+export class PreviewInstructor {
+  /** False to reckon without what classes taught say of the pace. */
+  @MayBeLeftOut()
+  @IsBoolean({ message: 'true or false.' })
+  learnedPace?: boolean;
+}
+
+export class PreviewPlanRequest {
+  @IsObject({ message: 'A leiter-plan/1 file.' })
+  @ValidateNested()
+  @Type(() => PlanFile)
+  plan!: PlanFile;
+
+  /** A group of the club: its children, what they have met, and its instructor's pace. */
+  @MayBeLeftOut()
+  @IsUUID('all', { message: 'Choose a group.' })
+  groupId?: string;
+
+  /** Instead of those of the group. */
+  @MayBeLeftOut()
+  @IsArray({ message: 'A list of children.' })
+  @ArrayMaxSize(300, { message: 'At most 300 children.' })
+  @IsObject({ each: true, message: 'Each child is an object.' })
+  @ValidateNested({ each: true })
+  @Type(() => PreviewChild)
+  children?: PreviewChild[];
+
+  @MayBeLeftOut()
+  @IsObject({ message: 'The instructor is an object.' })
+  @ValidateNested()
+  @Type(() => PreviewInstructor)
+  instructor?: PreviewInstructor;
+}
+
+/** Puts the running order of a file into a class; movements that the club does not have come with it. */
+export class ImportPlanRequest {
+  /** The version that is replaced; 0 for a class without a plan. */
+  @IsInt()
+  @Min(0)
+  @Max(2_000_000_000)
+  version!: number;
+
+  @IsObject({ message: 'A leiter-plan/1 file.' })
+  @ValidateNested()
+  @Type(() => PlanFile)
+  file!: PlanFile;
+}
+
+export interface PlanPreviewResponse {
+  readonly timing: {
+    readonly totalSeconds: number;
+    readonly movingShare: number;
+    readonly levelChanges: number;
+    readonly reframings: number;
+    readonly sections: readonly { readonly kind: SectionKind; readonly seconds: number }[];
+    readonly items: readonly {
+      readonly id: string;
+      readonly startSecond: number;
+      readonly seconds: number;
+      readonly parts: TimeParts;
+    }[];
+  };
+  readonly findings: readonly {
+    readonly check: CheckId;
+    readonly severity: Severity;
+    readonly itemIds: readonly string[];
+    readonly childIds: readonly string[];
+    readonly message: string;
+    readonly mend: readonly PlanEdit[] | null;
+  }[];
+  readonly versions: readonly {
+    readonly itemId: string;
+    readonly childId: string;
+    readonly tier: TierName | 'instead' | null;
+    readonly movement: string;
+    readonly reason: string;
+  }[];
+  /** Effort from 0 to 4, smoothed over a minute, every 10 seconds. */
+  readonly effort: readonly number[];
+}
+
+/** What putting a file into a class brought: the movements that came with it, and the stored plan. */
+export interface PlanImportResponse {
+  readonly addedMovements: readonly string[];
+  readonly version: number;
+}

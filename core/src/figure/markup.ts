@@ -1,0 +1,49 @@
+import { propShapes, shapesOf, type Facing, type Flat } from './draw.js';
+import type { Motion } from './motion.js';
+import type { Pose } from './pose.js';
+import { solve } from './solve.js';
+
+/** The inks of a drawn figure, as CSS colours. */
+export interface FigureInks {
+  readonly near: string;
+  readonly far: string;
+  readonly thing: string;
+  readonly line: string;
+  /** What is behind it: it parts a limb from what it crosses. */
+  readonly paper: string;
+}
+
+/** Where a figure stands in a square of 100: the left edge in body lengths, and units per body length. */
+export interface FigureRoom {
+  readonly left: number;
+  readonly scale: number;
+}
+
+/** The floor of the square of 100 in which a figure is drawn. */
+export const floorOfSquare = 93;
+
+/** The strokes of a figure in a pose, and of what the movement uses, as SVG elements in a square of 100; numbers and inks only. */
+export function figureMarkup(pose: Pose, motion: Motion, facing: Facing, room: FigureRoom, inks: FigureInks): string {
+  const figure = solve(pose);
+  const at = ([right, up]: Flat): string =>
+    `${((right - room.left) * room.scale).toFixed(2)},${(floorOfSquare - up * room.scale).toFixed(2)}`;
+  const line = (points: readonly Flat[]): string => points.map(at).join(' ');
+  const stroke = (points: readonly Flat[], ink: string, width: number, ends = 'round'): string =>
+    `<polyline points="${line(points)}" stroke="${ink}" stroke-width="${width.toFixed(2)}" stroke-linecap="${ends}" stroke-linejoin="round" fill="none"/>`;
+  const things = propShapes(motion.props, figure, facing).flatMap(({ kind, lines }) =>
+    lines.map((points) => (kind === 'line' ? stroke(points, inks.line, 2.6) : stroke(points, inks.thing, 2))),
+  );
+  const body = shapesOf(figure, facing).map((shape) => {
+    const ink = shape.side === 'far' ? inks.far : inks.near;
+    if (shape.kind === 'disc') {
+      const [x, y] = at(shape.at).split(',');
+      return `<circle cx="${x ?? ''}" cy="${y ?? ''}" r="${(shape.radius * room.scale).toFixed(2)}" fill="${ink}"/>`;
+    }
+    const width = shape.width * room.scale;
+    if (shape.kind === 'body')
+      return `<polygon points="${line(shape.points)}" fill="${ink}" stroke="${ink}" stroke-width="${width.toFixed(2)}" stroke-linejoin="round"/>`;
+    const gap = shape.gap.length > 0 ? stroke(shape.gap, inks.paper, (shape.width + 0.022) * room.scale, 'butt') : '';
+    return gap + stroke(shape.points, ink, width);
+  });
+  return [...things, ...body].join('');
+}

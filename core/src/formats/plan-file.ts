@@ -1,0 +1,110 @@
+import { itemOf } from '../class-plan/new-item.js';
+import { placedItems, type ClassPlan, type Familiarity, type Item, type ItemSides } from '../class-plan/class-plan.js';
+import type { AgeBand } from '../movement/age-band.js';
+import type { Dose } from '../movement/dose.js';
+import type { Library } from '../movement/library.js';
+import type { Movement, TierName } from '../movement/movement.js';
+import type { SectionKind } from '../movement/section-kind.js';
+import { accepted, refused, type Result } from '../result.js';
+import type { MovementSlug, ProgrammeSlug } from '../unit.js';
+
+export const planFormat = 'leiter-plan/1';
+
+/** A running order as a file holds it; what an item leaves out is as a coach would first write it. */
+export interface WrittenPlan {
+  readonly programme: ProgrammeSlug;
+  readonly lengthMinutes: number;
+  readonly startsAt?: string;
+  readonly focus?: readonly MovementSlug[];
+  readonly sections: readonly {
+    readonly kind: SectionKind;
+    readonly items: readonly {
+      readonly id?: string;
+      readonly movement: MovementSlug;
+      readonly dose?: Dose;
+      readonly sides?: ItemSides;
+      readonly tiers?: readonly TierName[];
+      readonly familiarity?: Familiarity;
+      readonly cue?: string;
+      readonly note?: string;
+    }[];
+  }[];
+}
+
+export type PlanFileFault =
+  | { readonly kind: 'movement-unknown'; readonly field: string; readonly movement: MovementSlug }
+  | { readonly kind: 'id-twice'; readonly field: string; readonly id: string };
+
+/**
+ * Reads a plan from a file. Items without an id get `item-1`, `item-2`, … in their order; sections `section-1`, ….
+ * @param band for doses that are left out
+ * @returns the plan, or all that is wrong with it by the path in the file
+ */
+export function readPlan(file: WrittenPlan, library: Library, band: AgeBand): Result<ClassPlan, readonly PlanFileFault[]> {
+  const faults: PlanFileFault[] = [];
+  const ids = new Set<string>();
+  let count = 0;
+  const sections = file.sections.map((section, sectionIndex) => ({
+    id: `section-${String(sectionIndex + 1)}`,
+    kind: section.kind,
+    items: section.items.flatMap((written, itemIndex): readonly Item[] => {
+      const field = `sections.${String(sectionIndex)}.items.${String(itemIndex)}`;
+      count += 1;
+      const id = written.id ?? `item-${String(count)}`;
+      if (ids.has(id)) faults.push({ kind: 'id-twice', field: `${field}.id`, id });
+      ids.add(id);
+      const movement = library.get(written.movement);
+      if (!movement) {
+        faults.push({ kind: 'movement-unknown', field: `${field}.movement`, movement: written.movement });
+        return [];
+      }
+      return [{ ...itemOf(movement, band), ...asItem(written), id }];
+    }),
+  }));
+  (file.focus ?? []).forEach((movement, index) => {
+    if (!library.has(movement)) faults.push({ kind: 'movement-unknown', field: `focus.${String(index)}`, movement });
+  });
+  return faults.length > 0 ? refused(faults) : accepted({ sections, focus: file.focus ?? [] });
+}
+
+/** What a file says of an item, and nothing that it leaves out. */
+function asItem({ movement, dose, sides, tiers, familiarity, cue, note }: WrittenPlan['sections'][number]['items'][number]) {
+  return {
+    movement,
+    ...(dose ? { dose } : {}),
+    ...(sides ? { sides } : {}),
+    ...(tiers ? { tiers } : {}),
+    ...(familiarity ? { familiarity } : {}),
+    ...(cue === undefined || cue === '' ? {} : { cue }),
+    ...(note === undefined || note === '' ? {} : { note }),
+  };
+}
+
+/** Writes a plan as a file that needs nothing else: with the movements it uses, and those that they name. Children are not in it. */
+export function writtenPlan(
+  plan: ClassPlan,
+  about: { readonly programme: ProgrammeSlug; readonly lengthMinutes: number; readonly startsAt: string },
+  library: Library,
+): WrittenPlan & { readonly format: typeof planFormat; readonly movements: readonly Movement[] } {
+  const used = new Set([...placedItems(plan).map(({ item }) => item.movement), ...plan.focus]);
+  for (const slug of used) for (const named of namedBy(library.get(slug))) used.add(named); // a set grows while it is walked
+  return {
+    format: planFormat,
+    ...about,
+    focus: plan.focus,
+    sections: plan.sections.map(({ kind, items }) => ({ kind, items: items.map((item) => ({ id: item.id, ...asItem(item) })) })),
+    movements: [...used].flatMap((slug) => library.get(slug) ?? []),
+  };
+}
+
+/** The movements that an entry names, without which it cannot be read. */
+function namedBy(movement: Movement | undefined): readonly MovementSlug[] {
+  if (!movement) return [];
+  return [
+    ...movement.prerequisites.map((one) => one.movement),
+    ...Object.values(movement.tiers).flatMap((tier) => (tier.prerequisites ?? []).map((one) => one.movement)),
+    ...movement.leadsTo,
+    ...movement.undoneBy,
+    ...(movement.instead === null ? [] : [movement.instead]),
+  ];
+}

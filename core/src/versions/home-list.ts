@@ -1,0 +1,61 @@
+import type { Library } from '../movement/library.js';
+import type { Movement } from '../movement/movement.js';
+import type { ChildId, Metres } from '../unit.js';
+import type { Version } from './version.js';
+
+/** What a family needs for a class: of what its child does, and of nothing else. */
+export interface HomeList {
+  readonly childId: ChildId;
+  readonly lengthM: Metres;
+  readonly widthM: Metres;
+  readonly headroomM: Metres;
+  readonly things: readonly { readonly thing: string; readonly standIns: readonly string[] }[];
+  readonly wantsSoftFloor: boolean;
+  readonly adult: 'none' | 'at-hand' | 'hands-on';
+  readonly partner: boolean;
+}
+
+/** Gathers what the versions of one child want of its home. */
+export function homeListOf(childId: ChildId, versions: readonly Version[], library: Library): HomeList {
+  const own = versions.filter((one) => one.childId === childId && one.tier !== null);
+  const done = own.flatMap((version) => {
+    const movement = library.get(version.movement);
+    return movement ? [{ movement, equipment: equipmentOf(version, movement) }] : [];
+  });
+  const long = ({ needs: { footprint } }: Movement): Metres => Math.max(footprint.lengthM, footprint.widthM);
+  const short = ({ needs: { footprint } }: Movement): Metres => Math.min(footprint.lengthM, footprint.widthM);
+  const movements = done.map(({ movement }) => movement);
+  const standIns = new Map(
+    done.flatMap(({ movement, equipment }) => equipment.map((thing) => [thing, movement.equipmentStandIns[thing] ?? []])),
+  );
+  const hands = movements.map(({ needs }) => needs.adult);
+  return {
+    childId,
+    lengthM: Math.max(0, ...movements.map(long)),
+    widthM: Math.max(0, ...movements.map(short)),
+    headroomM: Math.max(0, ...movements.map(({ needs }) => needs.headroomM)),
+    things: [...standIns].map(([thing, instead]) => ({ thing, standIns: instead })),
+    wantsSoftFloor: movements.some(({ needs }) => needs.surface !== 'any-dry' && !needs.surface.includes('wood')),
+    adult: hands.includes('hands-on') ? 'hands-on' : hands.includes('at-hand') ? 'at-hand' : 'none',
+    partner: movements.some(({ needs }) => needs.partner),
+  };
+}
+
+function equipmentOf({ tier }: Version, movement: Movement): readonly string[] {
+  const said = tier === null || tier === 'instead' ? undefined : movement.tiers[tier]?.equipment;
+  return said ?? movement.needs.equipment;
+}
+
+/** The list as sentences for the parents. */
+export function homeListWords(list: HomeList): readonly string[] {
+  const metres = (value: Metres): string => value.toFixed(1);
+  return [
+    `Clear ${metres(list.lengthM)} × ${metres(list.widthM)} m of floor, ${metres(list.headroomM)} m high.`,
+    ...(list.wantsSoftFloor ? ['On carpet, a mat or a thick rug.'] : []),
+    ...list.things.map(({ thing, standIns }) => `Have a ${thing} ready${standIns.length > 0 ? ` – or ${standIns.join(', or ')}` : ''}.`),
+    ...(list.adult === 'hands-on' ? ['An adult helps with the hands: please be in the room.'] : []),
+    ...(list.adult === 'at-hand' ? ['An adult close by.'] : []),
+    ...(list.partner ? ['Somebody to do it with.'] : []),
+    'Something to drink.',
+  ];
+}

@@ -1,0 +1,44 @@
+import type { Library } from '../movement/library.js';
+import type { Surface } from '../movement/movement.js';
+import type { Timeline } from '../timing/timeline.js';
+import type { ChildInClass } from './child-in-class.js';
+import { homeListOf } from './home-list.js';
+import type { Version } from './version.js';
+
+const slippery: ReadonlySet<Surface> = new Set(['wood', 'tiles']);
+
+/**
+ * The safety and space talk, made from the plan (safety.md): what this class needs, and nothing else. Of the children only
+ * their floors are looked at; no name is in it.
+ */
+export function safetyTalkOf(
+  timeline: Timeline,
+  versions: readonly Version[],
+  children: readonly ChildInClass[],
+  library: Library,
+): readonly string[] {
+  const lists = children.map(({ id }) => homeListOf(id, versions, library));
+  const movements = timeline.items.map(({ movement }) => movement);
+  const [length, width] = [
+    Math.max(0, ...movements.map(({ needs }) => Math.max(needs.footprint.lengthM, needs.footprint.widthM))),
+    Math.max(0, ...movements.map(({ needs }) => Math.min(needs.footprint.lengthM, needs.footprint.widthM))),
+  ];
+  const jumps = movements.some(
+    ({ hazards, view }) => hazards.includes('hard-landing') || hazards.includes('soft-landing') || view?.framing === 'jump',
+  );
+  const floors = new Set(children.flatMap(({ home }) => home?.surface ?? []));
+  const things = [...new Set(movements.flatMap(({ needs }) => needs.equipment))];
+  const adults = lists.filter(({ adult }) => adult !== 'none').length;
+  return [
+    [...floors].some((floor) => slippery.has(floor)) ? 'Bare feet on wood and tiles: socks slip.' : 'Bare feet.',
+    ...(floors.has('concrete') ? ['Shoes on concrete.'] : []),
+    `Clear ${length.toFixed(1)} × ${width.toFixed(1)} m. Arms out, turn round: nothing to touch. One leg out to each side.`,
+    ...(jumps ? ['Look up: no lamp, no beam above you.'] : []),
+    'Pets and little ones out of the way.',
+    'Water beside you.',
+    adults > 0 ? 'Tell an adult that we begin; today some of you need one close by.' : 'Tell an adult that we begin.',
+    ...(things.length > 0 ? [`Fetch now: ${things.join(', ')}.`] : []),
+    'Stop when it hurts, and tell me.',
+    'Is anybody hurt or ill today? Tell me before we begin.',
+  ];
+}

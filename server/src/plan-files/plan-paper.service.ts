@@ -1,0 +1,210 @@
+import { createRequire } from 'node:module';
+import type { ClassPageResponse, ExpectedChild } from '@leiter/contract';
+import {
+  clockText,
+  countsText,
+  defaultTimingSettings,
+  doseText,
+  evaluatePlan,
+  figureMarkup,
+  motionOf,
+  roomFor,
+  safetyTalkOf,
+  sidesText,
+  timeOfDay,
+  versionCounts,
+  versionWords,
+  type Evaluation,
+  type Library,
+  type Movement,
+  type TimedItem,
+} from '@leiter/core';
+import { Injectable } from '@nestjs/common';
+import pdfmake from 'pdfmake';
+import { ClassesService } from '../classes/classes.service.js';
+import { notFound } from '../http/problem.js';
+import { LibraryService } from '../library/library.service.js';
+
+const packages = createRequire(import.meta.url);
+const fontFile = (path: string): string => packages.resolve(`@expo-google-fonts/${path}`);
+
+pdfmake.setFonts({
+  text: {
+    normal: fontFile('atkinson-hyperlegible/400Regular/AtkinsonHyperlegible_400Regular.ttf'),
+    bold: fontFile('atkinson-hyperlegible/700Bold/AtkinsonHyperlegible_700Bold.ttf'),
+  },
+  heading: {
+    normal: fontFile('bricolage-grotesque/600SemiBold/BricolageGrotesque_600SemiBold.ttf'),
+    bold: fontFile('bricolage-grotesque/700Bold/BricolageGrotesque_700Bold.ttf'),
+  },
+});
+// everything that a page needs is here
+pdfmake.setUrlAccessPolicy(() => false);
+pdfmake.setLocalAccessPolicy((path) => path.includes('@expo-google-fonts'));
+
+const ink = '#1D2B30';
+const soft = '#5A6468';
+const line = '#DDD5C5';
+const inks = { near: ink, far: '#93A3A6', thing: '#8A8371', line: '#17525C', paper: '#FFFFFF' } as const;
+
+/** How many lines a page takes at the usual size; longer plans are set smaller, down to what can still be read. */
+const usualLines = 26;
+
+type Cell = object | string;
+
+@Injectable()
+export class PlanPaperService {
+  constructor(
+    private readonly classes: ClassesService,
+    private readonly library: LibraryService,
+  ) {}
+
+  /** The plan of a class as PDF: one page with the running order, one with who does what and the safety talk. */
+  async paper(clubId: string, classId: string): Promise<{ readonly pdf: Buffer; readonly name: string }> {
+    const page = await this.classes.page(clubId, classId);
+    if (!page.stored) throw notFound('plan');
+    const library = await this.library.library(clubId);
+    const children = page.children.filter(({ attendance }) => attendance !== 'absent');
+    const evaluation = evaluatePlan(page.stored.plan, library, {
+      settings: defaultTimingSettings,
+      exposures: new Map(page.exposures.map(({ movement, ...exposure }) => [movement, exposure])),
+      paces: new Map(page.paces.map(({ kind, factor }) => [kind, factor])),
+      agesYears: children.map(({ ageYears }) => ageYears),
+      programme: page.class.programme,
+      slotMinutes: page.class.lengthMinutes,
+      stretchingSchool: page.syllabus?.stretchingSchool ?? 'early-static',
+      children,
+      ladder: page.syllabus,
+      startsAt: page.class.startsAt,
+      room: null,
+    });
+    const document = {
+      pageSize: 'A4',
+      pageMargins: [36, 34, 36, 30],
+      defaultStyle: { font: 'text', fontSize: sizeFor(evaluation), color: ink },
+      info: { title: `${page.class.groupName} ${page.class.day}` },
+      content: [...runningOrder(page, evaluation), ...secondPage(page, evaluation, library, children)],
+    };
+    const pdf = await pdfmake.createPdf(document).getBuffer();
+    return { pdf, name: `${page.class.groupName.replace(/[^A-Za-z0-9]+/g, '-')}-${page.class.day}.pdf` };
+  }
+}
+
+function sizeFor({ timeline }: Evaluation): number {
+  return Math.max(5.5, Math.min(8.5, (8.5 * usualLines) / Math.max(1, timeline.items.length)));
+}
+
+function runningOrder(page: ClassPageResponse, evaluation: Evaluation): readonly Cell[] {
+  const { timeline } = evaluation;
+  const counts = versionCounts(evaluation.versions);
+  const size = sizeFor(evaluation);
+  const rows = timeline.items.map((timed, index) => {
+    const isFirst = timeline.items[index - 1]?.section.id !== timed.section.id;
+    const sides = sidesText(timed.item.sides);
+    return [
+      { text: timeOfDay(page.class.startsAt, timed.startSecond), bold: isFirst },
+      picture(timed.movement, size * 2.6),
+      {
+        text: [
+          { text: timed.movement.name, bold: true },
+          { text: isFirst ? `   ${timed.section.kind}` : '', color: soft },
+        ],
+      },
+      { text: `${doseText(timed.item.dose)}${sides ? `, ${sides}` : ''}` },
+      { text: countsText(counts.get(timed.item.id)), color: soft },
+      { text: cueOf(timed), color: soft },
+    ];
+  });
+  return [
+    { text: page.class.groupName, font: 'heading', fontSize: 16, bold: true },
+    {
+      text: `${page.class.day} · ${page.class.startsAt} to ${timeOfDay(page.class.startsAt, page.class.lengthMinutes * 60)} · planned ${clockText(Math.round(timeline.totalSeconds))}`,
+      color: soft,
+      fontSize: 9,
+      margin: [0, 0, 0, 6],
+    },
+    {
+      table: {
+        headerRows: 0,
+        widths: [30, size * 2.8, '*', 110, 100, 120],
+        body: rows.length > 0 ? rows : [['', '', 'Nothing planned yet', '', '', '']],
+      },
+      layout: {
+        hLineColor: () => line,
+        vLineWidth: () => 0,
+        hLineWidth: (index: number) => (index === 0 ? 0 : 0.5),
+        paddingTop: () => 0.5,
+        paddingBottom: () => 0.5,
+      },
+    },
+  ];
+}
+
+function cueOf({ item, movement }: TimedItem): string {
+  const said = item.cue ?? movement.cues[0];
+  return said === undefined ? '' : `“${said}”`;
+}
+
+function picture(movement: Movement, size: number): Cell {
+  const motion = motionOf(movement.figure);
+  if (!motion) return '';
+  const facing = movement.view?.facing ?? 'front';
+  const markup = figureMarkup(motion.still, motion, facing, roomFor(motion, facing, 'poses'), inks);
+  return { svg: `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100">${markup}</svg>`, width: size, height: size };
+}
+
+function secondPage(
+  page: ClassPageResponse,
+  { timeline, versions }: Evaluation,
+  library: Library,
+  children: readonly ExpectedChild[],
+): readonly Cell[] {
+  const said = children.map((child) => {
+    const own = versions.filter(
+      ({ childId, tier, bar, isByHand }) => childId === child.id && (tier !== 'core' || bar !== null || isByHand),
+    );
+    const lines = timeline.items.flatMap(({ item, movement }) => {
+      const version = own.find(({ itemId }) => itemId === item.id);
+      return version && version.tier !== 'harder' && version.tier !== 'core'
+        ? [`${movement.name} – ${versionWords(version, library, page.syllabus)}`]
+        : [];
+    });
+    const harder = timeline.items.filter(({ item }) =>
+      versions.some((one) => one.childId === child.id && one.itemId === item.id && one.tier === 'harder'),
+    );
+    return [
+      { text: child.name, bold: true },
+      { text: child.gradeName ?? page.syllabus?.startsAs ?? '', color: soft },
+      { text: lines.join('\n') || 'the version of the day' },
+      { text: harder.map(({ movement }) => movement.name).join(', '), color: soft },
+    ];
+  });
+  return [
+    { text: 'Before the first movement', font: 'heading', bold: true, fontSize: 13, pageBreak: 'before', margin: [0, 0, 0, 3] },
+    { ul: [...safetyTalkOf(timeline, versions, children, library)], fontSize: 9.5 },
+    {
+      text: 'Usual cautions only. Your governing body’s rules, your training and medical advice come first.',
+      color: soft,
+      fontSize: 8,
+      margin: [0, 4, 0, 10],
+    },
+    { text: 'Who does what', font: 'heading', bold: true, fontSize: 13, margin: [0, 0, 0, 3] },
+    {
+      table: {
+        headerRows: 1,
+        widths: [80, 70, '*', 130],
+        body: [
+          [
+            { text: 'Child', color: soft },
+            { text: 'Grade', color: soft },
+            { text: 'Easier, or something else', color: soft },
+            { text: 'Harder', color: soft },
+          ],
+          ...(said.length > 0 ? said : [['Nobody is expected', '', '', '']]),
+        ],
+      },
+      layout: { hLineColor: () => line, vLineWidth: () => 0, hLineWidth: () => 0.5 },
+      fontSize: 7.5,
+    },
+  ];
+}

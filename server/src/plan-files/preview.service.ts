@@ -1,0 +1,158 @@
+import type { PlanFile, PlanPreviewResponse, PreviewChild, PreviewPlanRequest } from '@leiter/contract';
+import {
+  accepted,
+  ageBandOf,
+  ageOn,
+  defaultTimingSettings,
+  evaluatePlan,
+  libraryFaultWords,
+  libraryOf,
+  meanAge,
+  readLibrary,
+  readPlan,
+  refused,
+  sectionSeconds,
+  versionWords,
+  wordsOf,
+  type ChildInClass,
+  type ClassPlan,
+  type Evaluation,
+  type EvaluationContext,
+  type Library,
+  type PlanFileFault,
+  type Result,
+  type WrittenPlan,
+} from '@leiter/core';
+import { Injectable } from '@nestjs/common';
+import { ClassesService } from '../classes/classes.service.js';
+import { ClubService } from '../club/club.service.js';
+import { LibraryService } from '../library/library.service.js';
+import { SyllabusService } from '../syllabus/syllabus.service.js';
+
+/** What does not fit, by the path in the file. */
+export interface PreviewFault {
+  readonly field: string;
+  readonly message: string;
+}
+
+@Injectable()
+export class PreviewService {
+  constructor(
+    private readonly library: LibraryService,
+    private readonly classes: ClassesService,
+    private readonly clubs: ClubService,
+    private readonly syllabuses: SyllabusService,
+  ) {}
+
+  /** Judges a plan for a group of the club, or for children that are told with it; nothing is stored. */
+  async preview(clubId: string, request: PreviewPlanRequest): Promise<Result<PlanPreviewResponse, readonly PreviewFault[]>> {
+    const { plan: file, groupId, instructor } = request;
+    const [today, ladder, group, own] = await Promise.all([
+      this.clubs.today(clubId),
+      this.syllabuses.ladderOf(clubId, file.programme),
+      groupId === undefined ? null : this.classes.comingContext(clubId, groupId),
+      this.library.library(clubId),
+    ]);
+    const library = withInline(own, file);
+    if (!library.ok) return library;
+    const children = request.children?.map((child) => childInClass(child, today)) ?? group?.children ?? [];
+    const context: EvaluationContext = {
+      settings: defaultTimingSettings,
+      exposures: new Map((group?.exposures ?? []).map(({ movement, ...exposure }) => [movement, exposure])),
+      paces: new Map(instructor?.learnedPace === false ? [] : (group?.paces ?? []).map(({ kind, factor }) => [kind, factor])),
+      agesYears: children.map(({ ageYears }) => ageYears),
+      programme: file.programme,
+      slotMinutes: file.lengthMinutes,
+      stretchingSchool: ladder?.stretchingSchool ?? 'early-static',
+      children,
+      ladder,
+      startsAt: file.startsAt ?? group?.startsAt ?? null,
+      room: null,
+    };
+    const plan = readPlan(plainPlan(file), library.value, ageBandOf(meanAge(context.agesYears)));
+    if (!plan.ok) return refused(plan.error.map(planFault));
+    const evaluation = evaluatePlan(plan.value, library.value, context);
+    return accepted(answerOf(plan.value, evaluation, library.value, context));
+  }
+}
+
+export function planFault(fault: PlanFileFault): PreviewFault {
+  return {
+    field: `plan.${fault.field}`,
+    message: fault.kind === 'id-twice' ? `The id “${fault.id}” is there twice.` : `There is no movement “${fault.movement}”.`,
+  };
+}
+
+/** The file as core knows it: plain values, without the classes that validated it. */
+export function plainPlan(file: PlanFile): WrittenPlan {
+  return JSON.parse(JSON.stringify(file)) as WrittenPlan; // validated field by field by its contract class
+}
+
+/** The club's library with what the file brings along; an entry of the file counts before that of the club. */
+export function withInline(own: Library, file: PlanFile): Result<Library, readonly PreviewFault[]> {
+  const inline = file.sections.flatMap(({ items }, section) =>
+    items.flatMap(({ movement, movementInline }, item) =>
+      movementInline
+        ? [{ path: `plan.sections.${String(section)}.items.${String(item)}.movementInline`, entry: { slug: movement, ...movementInline } }]
+        : [],
+    ),
+  );
+  const listed = (file.movements ?? []).map((entry, index) => ({ path: `plan.movements.${String(index)}`, entry }));
+  const brought = new Map([...listed, ...inline].map((one) => [slugIn(one.entry), one]));
+  if (brought.size === 0) return accepted(own);
+  // an entry that reads the same as the club's needs no second look
+  const others = [...own.values()].filter(({ slug }) => !brought.has(slug));
+  const read = readLibrary([...others, ...[...brought.values()].map(({ entry }) => entry)]);
+  if (read.ok) return accepted(libraryOf(read.value.values()));
+  return refused(
+    read.error.map((fault) => ({
+      field: `${brought.get(fault.entry)?.path ?? 'plan.movements'}${fault.field === '' ? '' : `.${fault.field}`}`,
+      message: libraryFaultWords(fault),
+    })),
+  );
+}
+
+function slugIn(entry: object): string {
+  return 'slug' in entry && typeof entry.slug === 'string' ? entry.slug : '';
+}
+
+function childInClass({ id, birthDate, grade, household, standings }: PreviewChild, today: string): ChildInClass {
+  return {
+    id,
+    ageYears: Math.max(0, ageOn(birthDate, today)),
+    earned: grade ? [grade] : [],
+    home: household ?? null,
+    marks: (standings ?? []).map(({ movement, stage, mark }) => ({ movement, stage: stage ?? null, mark })),
+  };
+}
+
+function answerOf(
+  plan: ClassPlan,
+  { timeline, effort, findings, versions }: Evaluation,
+  library: Library,
+  { ladder }: EvaluationContext,
+): PlanPreviewResponse {
+  return {
+    timing: {
+      totalSeconds: timeline.totalSeconds,
+      movingShare: timeline.movingShare,
+      levelChanges: timeline.levelChanges,
+      reframings: timeline.reframings,
+      sections: sectionSeconds(plan, timeline).map(({ section, seconds }) => ({ kind: section.kind, seconds })),
+      items: timeline.items.map(({ item, startSecond, seconds, parts }) => ({ id: item.id, startSecond, seconds, parts })),
+    },
+    findings: findings.map((finding) => {
+      const { title, sentence } = wordsOf(finding, timeline, library);
+      const { check, severity, itemIds, childIds = [], mend } = finding;
+      return { check, severity, itemIds, childIds, message: `${title}. ${sentence}`, mend };
+    }),
+    versions: versions.map((version) => ({
+      itemId: version.itemId,
+      childId: version.childId,
+      tier: version.tier,
+      movement: version.movement,
+      reason: versionWords(version, library, ladder),
+    })),
+    effort: effort.values,
+  };
+}

@@ -1,0 +1,205 @@
+import type { ComingClass, PlanPreviewResponse } from '@leiter/contract';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { testApp, type Agent, type TestApp } from './test-app.js';
+
+let club: TestApp;
+let owner: Agent;
+let groupId: string;
+let classes: readonly { readonly id: string; readonly hasPlan: boolean; readonly taughtAt: string | null }[];
+beforeAll(async () => {
+  club = await testApp({ filled: 'demo' });
+  owner = await club.as('owner');
+  const coming: readonly ComingClass[] = (await owner.get('/api/coming-classes').expect(200)).body;
+  groupId = coming.find(({ group }) => group.name === 'Kittiwakes')?.group.id ?? '';
+  classes = (await owner.get(`/api/groups/${groupId}/classes`).expect(200)).body;
+});
+afterAll(() => club.close());
+
+const planned = () => classes.find(({ hasPlan }) => hasPlan)?.id ?? '';
+const file = async () => (await owner.get(`/api/classes/${planned()}/plan/export`).expect(200)).body;
+const preview = (body: object) => owner.post('/api/class-plans/preview').send(body);
+const small = (items: readonly object[], more: object = {}) => ({
+  format: 'leiter-plan/1',
+  programme: 'gymnastics',
+  lengthMinutes: 30,
+  sections: [{ kind: 'skill', items }],
+  ...more,
+});
+const home = { surface: 'tiles', clearLengthM: 2, clearWidthM: 1.5, things: [], adult: 'not-at-hand', partner: false, quietHours: null };
+const child = (id: string, more: object = {}) => ({
+  id,
+  birthDate: '2018-01-01',
+  grade: null,
+  leadSide: 'left',
+  household: home,
+  standings: [],
+  ...more,
+});
+const before = async () =>
+  (await club.source.query('SELECT (SELECT count(*) FROM class_plan) + (SELECT count(*) FROM movement) AS all'))[0].all;
+
+describe('judging a plan', () => {
+  it('answers times, findings, versions and effort for the children of a group, and stores nothing', async () => {
+    const stored = await before();
+    const answer: PlanPreviewResponse = (await preview({ plan: await file(), groupId }).expect(200)).body;
+    const { timing, findings, versions, effort } = answer;
+    expect(timing.items.reduce((sum, { seconds }) => sum + seconds, 0)).toBeCloseTo(timing.totalSeconds, 6);
+    expect(timing.sections.reduce((sum, { seconds }) => sum + seconds, 0)).toBeCloseTo(timing.totalSeconds, 6);
+    for (const { seconds, parts } of timing.items)
+      expect(parts.explain + parts.goTo + parts.setUp + parts.work + parts.sideChange).toBeCloseTo(seconds, 6);
+    expect(effort).toHaveLength(Math.floor(timing.totalSeconds / 10) + 1);
+    expect(new Set(versions.map(({ childId }) => childId)).size).toBeGreaterThan(3);
+    expect(versions).toHaveLength(timing.items.length * new Set(versions.map(({ childId }) => childId)).size);
+    for (const { message } of findings) expect(message).toMatch(/^\S.*\.$/s);
+    expect(await before()).toBe(stored);
+  });
+
+  it('reckons without the learned pace when asked to', async () => {
+    const plan = await file();
+    const [learned, plain] = await Promise.all([
+      preview({ plan, groupId }).expect(200),
+      preview({ plan, groupId, instructor: { learnedPace: false } }).expect(200),
+    ]);
+    expect(learned.body.timing.totalSeconds).not.toBe(plain.body.timing.totalSeconds);
+  });
+
+  it('takes children that are told with it: ages, grades, homes and marks decide', async () => {
+    const plan = small([{ id: 'roll', movement: 'forward-roll' }]);
+    const soft = { ...home, surface: 'mat', adult: 'in-the-room', clearLengthM: 4, clearWidthM: 3 };
+    const known = { 'tuck-rock': 'alone', 'bear-walk': 'alone' };
+    const all = [
+      child('tiles'),
+      child('ready', { household: soft, grade: 'reef', standings: rolled }),
+      child('homeless', { household: null }),
+    ];
+    const { versions } = (await preview({ plan, children: all }).expect(200)).body as PlanPreviewResponse;
+    const of = (id: string) => versions.find(({ childId }) => childId === id);
+    expect(of('tiles')?.tier).not.toBe('harder');
+    expect(of('ready')).toMatchObject({ tier: 'harder', movement: 'forward-roll' });
+    expect(versions.every(({ reason }) => reason !== '')).toBe(true);
+    const marked = child('m', { household: soft, standings: known });
+    expect((await preview({ plan, children: [marked] }).expect(200)).body.versions[0].tier).toBe('easier');
+  });
+
+  it('judges movements that the club does not have, brought along inline or as a list', async () => {
+    const movement = (await owner.get('/api/library/export').expect(200)).body.movements.find(
+      (one: { slug: string }) => one.slug === 'bridge',
+    );
+    const strange = {
+      ...movement,
+      slug: 'pier-bridge',
+      name: 'Pier bridge',
+      prerequisites: [],
+      leadsTo: [],
+      instead: null,
+      hazards: ['back-bend'],
+    };
+    for (const plan of [
+      small([{ id: 'x', movement: 'pier-bridge', movementInline: strange }]),
+      small([{ id: 'x', movement: 'pier-bridge' }], { movements: [strange] }),
+    ]) {
+      const { findings } = (await preview({ plan }).expect(200)).body as PlanPreviewResponse;
+      expect(findings.map(({ check }) => check)).toEqual(expect.arrayContaining(['back-bend-not-undone', 'safety-talk', 'cold-load']));
+    }
+    const broken = await preview({ plan: small([{ movement: 'pier-bridge', movementInline: { ...strange, effort: 9 } }]) }).expect(422);
+    expect(broken.body.errors[0].field).toBe('plan.sections.0.items.0.movementInline.effort');
+  });
+
+  it.each([
+    ['a movement nobody knows', small([{ movement: 'moon-walk' }]), 422, 'plan.sections.0.items.0.movement'],
+    ['a focus nobody knows', small([], { focus: ['moon-walk'] }), 422, 'plan.focus.0'],
+    [
+      'two items with one id',
+      small([
+        { id: 'a', movement: 'lever' },
+        { id: 'a', movement: 'lever' },
+      ]),
+      422,
+      'plan.sections.0.items.1.id',
+    ],
+    ['a negative dose', small([{ movement: 'lever', dose: { kind: 'timed', seconds: -3 } }]), 400, 'plan.sections.0.items.0.dose.seconds'],
+    [
+      'an absurd dose',
+      small([{ movement: 'lever', dose: { kind: 'hold', sets: 1, holdSeconds: 9999, restSeconds: 0 } }]),
+      400,
+      'plan.sections.0.items.0.dose.holdSeconds',
+    ],
+    ['two thousand items', small(Array.from({ length: 2000 }, () => ({ movement: 'lever' }))), 400, 'plan.sections.0.items'],
+    ['another format', { ...small([]), format: 'other/1' }, 400, 'plan.format'],
+    ['no plan', null, 400, 'plan'],
+  ])('refuses %s, and says where', async (_name, plan, status, field) => {
+    const answer = await preview({ plan });
+    expect(answer.status).toBe(status);
+    expect(answer.body.errors[0].field).toBe(field);
+  });
+
+  it('answers for a group of two hundred, and refuses three hundred and one', async () => {
+    const crowd = (count: number) => Array.from({ length: count }, (_, index) => child(`c${String(index)}`));
+    const plan = small(Array.from({ length: 40 }, () => ({ movement: 'lever' })));
+    expect((await preview({ plan, children: crowd(200) }).expect(200)).body.versions).toHaveLength(8000);
+    await preview({ plan, children: crowd(301) }).expect(400);
+  });
+
+  it('does not know the group of another club, nor answer who is not signed in', async () => {
+    await preview({ plan: small([]), groupId: crypto.randomUUID() }).expect(404);
+    await club
+      .visitor()
+      .post('/api/class-plans/preview')
+      .send({ plan: small([]) })
+      .expect(401);
+  });
+});
+
+describe('the plan of a class as a file', () => {
+  it('put into another class reads the same, and brings no movement that is there', async () => {
+    const given = await file();
+    const target = classes.find(({ hasPlan }) => !hasPlan)?.id ?? '';
+    const taken = await owner.post(`/api/classes/${target}/plan/import`).send({ version: 0, file: given }).expect(200);
+    expect(taken.body).toEqual({ addedMovements: [], version: 1 });
+    expect((await owner.get(`/api/classes/${target}/plan/export`).expect(200)).body.sections).toEqual(given.sections);
+    await owner
+      .post(`/api/classes/${target}/plan/import`)
+      .send({ version: 0, file: { ...given, focus: [] } })
+      .expect(409);
+  });
+
+  it('brings the movements that the club does not have, and nothing where it does not fit', async () => {
+    const given = await file();
+    const { movements } = (await owner.get('/api/library/export').expect(200)).body;
+    const lever = movements.find((one: { slug: string }) => one.slug === 'lever');
+    const own = { ...lever, slug: 'mole-lever', name: 'Mole lever', leadsTo: [] };
+    const session = await owner.post('/api/classes').send({ groupId, day: '2031-01-01' }).expect(201);
+    const into = `/api/classes/${session.body.id}/plan/import`;
+    const plan = { ...given, movements: [own], sections: [{ kind: 'skill', items: [{ id: 'a', movement: 'mole-lever' }] }], focus: [] };
+    const stored = await before();
+    const answer = await owner
+      .post(into)
+      .send({ version: 0, file: { ...plan, focus: ['moon-walk'] } })
+      .expect(422);
+    expect(answer.body.errors).toEqual([{ field: 'plan.focus.0', message: 'There is no movement “moon-walk”.' }]);
+    expect(await before()).toBe(stored);
+    expect((await owner.post(into).send({ version: 0, file: plan }).expect(200)).body.addedMovements).toEqual(['mole-lever']);
+    expect((await owner.get('/api/library/mole-lever').expect(200)).body.isOwn).toBe(true);
+  });
+
+  it('goes on paper as two pages with our fonts', async () => {
+    const answer = await owner
+      .get(`/api/classes/${planned()}/plan/paper`)
+      .buffer()
+      .parse((response, done) => {
+        const chunks: Buffer[] = [];
+        response.on('data', (chunk: Buffer) => chunks.push(chunk));
+        response.on('end', () => {
+          done(null, Buffer.concat(chunks));
+        });
+      });
+    const pdf = (answer.body as Buffer).toString('latin1');
+    expect(answer.headers['content-type']).toBe('application/pdf');
+    expect(pdf.slice(0, 5)).toBe('%PDF-');
+    expect(pdf.match(/\/Type \/Page\b/g)).toHaveLength(2);
+    expect(pdf).toMatch(/AtkinsonHyperlegible/);
+    expect(pdf).toMatch(/BricolageGrotesque/);
+    const unplanned = await owner.post('/api/classes').send({ groupId, day: '2031-02-01' }).expect(201);
+    await owner.get(`/api/classes/${unplanned.body.id}/plan/paper`).expect(404);
+  });
+});
