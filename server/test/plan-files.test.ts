@@ -67,6 +67,10 @@ describe('judging a plan', () => {
     const plan = small([{ id: 'roll', movement: 'forward-roll' }]);
     const soft = { ...home, surface: 'mat', adult: 'in-the-room', clearLengthM: 4, clearWidthM: 3 };
     const known = { 'tuck-rock': 'alone', 'bear-walk': 'alone' };
+    const rolled = [
+      ...Object.entries(known).map(([movement, mark]) => ({ movement, mark })),
+      { movement: 'forward-roll', stage: 2, mark: 'alone' },
+    ];
     const all = [
       child('tiles'),
       child('ready', { household: soft, grade: 'reef', standings: rolled }),

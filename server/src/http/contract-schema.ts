@@ -1,12 +1,17 @@
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 
+/** All contract classes as JSON Schema; a field of no class of ours is an object. */
+export function contractSchemas(prefix: string): Readonly<Record<string, object>> {
+  const all = validationMetadatasToSchemas({ refPointerPrefix: prefix, classTransformerMetadataStorage: defaultMetadataStorage });
+  return JSON.parse(JSON.stringify(all), (_key, value: unknown) =>
+    typeof value === 'object' && value !== null && '$ref' in value && value.$ref === `${prefix}Object` ? { type: 'object' } : value,
+  ) as Readonly<Record<string, object>>; // schemas are objects
+}
+
 /** A contract class and all it refers to as JSON Schema, from the rules that validate it; fields it does not know are refused. */
 export function contractSchema(className: string): { readonly schema: object; readonly definitions: Readonly<Record<string, object>> } {
-  const all = validationMetadatasToSchemas({
-    refPointerPrefix: '#/$defs/',
-    classTransformerMetadataStorage: defaultMetadataStorage,
-  }) as Readonly<Record<string, object>>;
+  const all = contractSchemas('#/$defs/');
   const definitions: Record<string, object> = {};
   const open = [className];
   for (let name = open.pop(); name !== undefined; name = open.pop()) {

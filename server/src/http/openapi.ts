@@ -1,16 +1,12 @@
 import type { INestApplication } from '@nestjs/common';
 import { DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swagger';
-import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
-import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
+import { contractSchemas } from './contract-schema.js';
 
 /** Every route with the schema of its body, made from the same classes that validate it. */
 export function openApiOf(app: INestApplication): OpenAPIObject {
   const config = new DocumentBuilder().setTitle('Leiter').setVersion('0.1').addCookieAuth('leiter').build();
   const document = SwaggerModule.createDocument(app, config);
-  const schemas = validationMetadatasToSchemas({
-    refPointerPrefix: '#/components/schemas/',
-    classTransformerMetadataStorage: defaultMetadataStorage,
-  });
+  const schemas = contractSchemas('#/components/schemas/');
   const named = Object.keys(document.components?.schemas ?? {});
   return {
     ...document,
