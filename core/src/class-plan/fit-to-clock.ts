@@ -1,0 +1,275 @@
+import { activeSecondsOf, sameDose, stepDose, type Dose } from '../movement/dose.js';
+import type { MovementKind } from '../movement/kind.js';
+import type { Library } from '../movement/library.js';
+import { familiarityOf } from '../timing/familiarity.js';
+import { partsOf, secondsOf, surroundingsAfter, type ItemTimeContext, type Surroundings } from '../timing/item-time.js';
+import { timelineOf, type TimedItem } from '../timing/timeline.js';
+import type { ItemId, Seconds } from '../unit.js';
+import { placedItems, type ClassPlan, type Familiarity, type Item } from './class-plan.js';
+import { applyEdits, type PlanEdit } from './edit.js';
+import { evaluatePlan, meanAge, type EvaluationContext } from './evaluation.js';
+import { fillSlot } from './fill-slot.js';
+
+/**
+ * What it costs to take something away. The cost of a plan is the sum over its items: work that is lost, in minutes, times
+ * what a minute of its kind is worth; leaving an item out costs a fixed amount on top; every edit costs a little, so that few
+ * edits are better than many. Numbers are ours: what a class is about is worth most, what stands in for something least.
+ */
+export const fitSettings = {
+  worthOfMinute: {
+    skill: 5,
+    drill: 4,
+    combination: 3.5,
+    basic: 3,
+    strength: 3,
+    'pulse-raiser': 3,
+    mobiliser: 3,
+    'dynamic-stretch': 3,
+    'static-stretch': 2,
+    game: 2,
+    ritual: 2,
+    breathing: 2,
+    break: 0,
+    talk: 0,
+  } satisfies Record<MovementKind, number>,
+  focusTimes: 2,
+  leavingOut: 1.5,
+  eachEdit: 0.05,
+  /** A dose is trimmed to this share of itself at most. */
+  leastShare: 0.5,
+  /** How many steps of trimming are looked at. */
+  mostSteps: 4,
+  /** Times closer than this count as the same while searching. */
+  bucketSeconds: 0.25,
+} as const;
+
+/** One edit that saves or uses time, to be taken singly or with the others. */
+export interface FitStep {
+  readonly item: ItemId;
+  readonly edit: PlanEdit;
+  /** Less time when positive, more when negative; as the whole proposal makes it. */
+  readonly savesSeconds: Seconds;
+}
+
+/** How a plan ends on time. */
+export interface Fit {
+  readonly kind: 'fits' | 'shorten' | 'lengthen' | 'cannot';
+  readonly steps: readonly FitStep[];
+  /** Of the plan with all steps taken. */
+  readonly totalSeconds: Seconds;
+  /** What is lost, after `fitSettings`. */
+  readonly cost: number;
+}
+
+/** What can be done with one item. */
+interface Option {
+  readonly edit: PlanEdit | null;
+  /** The item afterwards; null when it is left out. */
+  readonly item: Item | null;
+  readonly familiarity: Familiarity;
+  readonly cost: number;
+}
+
+/**
+ * The least harmful way to end on time: trims doses, explains what the record says is known as such, and leaves items out –
+ * never in the cool-down, never one side only, never a preparation that something later needs, never a talk or a drink. It is
+ * exact for the cost of `fitSettings` up to a quarter of a second (dynamic programming over items, time and where the class
+ * stands). With more than four minutes in hand, doses are raised instead.
+ */
+export function fitToClock(plan: ClassPlan, library: Library, context: EvaluationContext): Fit {
+  // versions do not change how long it takes
+  const own: EvaluationContext = { ...context, children: [] };
+  const timeline = timelineOf(plan, library, { ...own, meanAgeYears: meanAge(own.agesYears) });
+  const slot = own.slotMinutes * 60;
+  if (timeline.totalSeconds <= slot + 0.5) return lengthened(plan, library, own, timeline.totalSeconds);
+  const forbidden = new Set<ItemId>();
+  const grave = gravity(plan, library, own);
+  for (const { item } of timeline.items) if (!mayGo(plan, item, library, own, grave)) forbidden.add(item.id);
+  const untouched = new Set<ItemId>();
+  for (let round = 0; round < mostRounds; round += 1) {
+    const chosen = cheapest(timeline.items, plan, { forbidden, untouched }, own, slot);
+    if (!chosen) break;
+    const isHarmful = (steps: readonly FitStep[]): boolean => {
+      const fitted = applyEdits(
+        plan,
+        steps.map(({ edit }) => edit),
+        () => '',
+      );
+      return !fitted.ok || newlyGrave(gravity(fitted.value, library, own), grave);
+    };
+    if (!isHarmful(chosen.steps)) return { kind: 'shorten', ...chosen };
+    // what does the harm stays as it is, and the search begins again
+    const culprit = chosen.steps.find((step) => !isHarmful(chosen.steps.filter((one) => one !== step))) ?? chosen.steps.at(-1);
+    untouched.add(culprit?.item ?? '');
+  }
+  return { kind: 'cannot', steps: [], totalSeconds: timeline.totalSeconds, cost: 0 };
+}
+
+/** How often the search begins again because a choice would do harm. */
+const mostRounds = 20;
+
+/** Findings that are graver than hints, without those of the clock, counted by check. */
+function gravity(plan: ClassPlan, library: Library, context: EvaluationContext): ReadonlyMap<string, number> {
+  const counts = new Map<string, number>();
+  for (const { check, severity } of evaluatePlan(plan, library, context).findings)
+    if (severity !== 'hint' && check !== 'clock') counts.set(check, (counts.get(check) ?? 0) + 1);
+  return counts;
+}
+
+const newlyGrave = (after: ReadonlyMap<string, number>, before: ReadonlyMap<string, number>): boolean =>
+  [...after].some(([check, count]) => count > (before.get(check) ?? 0));
+
+const lockedSections = new Set(['cool-down', 'closing', 'opening', 'safety']);
+
+function isLocked({ section, movement }: TimedItem): boolean {
+  return lockedSections.has(section.kind) || movement.kind === 'talk' || movement.kind === 'break';
+}
+
+function mayGo(plan: ClassPlan, item: Item, library: Library, context: EvaluationContext, grave: ReadonlyMap<string, number>): boolean {
+  const without = applyEdits(plan, [{ kind: 'remove', item: item.id }], () => '');
+  return without.ok && !newlyGrave(gravity(without.value, library, context), grave);
+}
+
+/** Items that may not be left out, and items that stay as they are. */
+interface Bounds {
+  readonly forbidden: ReadonlySet<ItemId>;
+  readonly untouched: ReadonlySet<ItemId>;
+}
+
+/** All that can be done with an item, the nothing first. */
+function optionsOf(timed: TimedItem, plan: ClassPlan, { forbidden, untouched }: Bounds, context: EvaluationContext): readonly Option[] {
+  const { item, movement, familiarity } = timed;
+  const kept: Option = { edit: null, item, familiarity, cost: 0 };
+  if (isLocked(timed) || untouched.has(item.id)) return [kept];
+  const { worthOfMinute, focusTimes, leavingOut, eachEdit } = fitSettings;
+  const worth = worthOfMinute[movement.kind] * (plan.focus.includes(movement.slug) ? focusTimes : 1);
+  const minutes = (dose: Dose): number => (activeSecondsOf(dose) * (item.sides === 'both' ? 2 : 1)) / 60;
+  const trimmed = smallerDoses(item.dose).map((dose): Option => {
+    const lost = minutes(item.dose) - minutes(dose);
+    return { edit: { kind: 'set-dose', item: item.id, dose }, item: { ...item, dose }, familiarity, cost: worth * lost + eachEdit };
+  });
+  const recorded = familiarityOf(context.exposures.get(item.movement));
+  const asRecorded: readonly Option[] =
+    item.familiarity !== undefined && item.familiarity !== recorded && recorded !== 'new'
+      ? [{ ...kept, edit: { kind: 'set-familiarity', item: item.id, familiarity: 'from-record' }, familiarity: recorded, cost: eachEdit }]
+      : [];
+  const isNamed = plan.focus.includes(movement.slug) || forbidden.has(item.id) || movement.needs.equipment.length > 0;
+  const out: readonly Option[] = isNamed
+    ? []
+    : [{ edit: { kind: 'remove', item: item.id }, item: null, familiarity, cost: worth * minutes(item.dose) + leavingOut + eachEdit }];
+  return [kept, ...asRecorded, ...trimmed, ...out];
+}
+
+function smallerDoses(dose: Dose): readonly Dose[] {
+  const smaller: Dose[] = [];
+  let current = dose;
+  for (let step = 0; step < 60; step += 1) {
+    const next = stepDose(current, 'less');
+    if (sameDose(next, current) || activeSecondsOf(next) < fitSettings.leastShare * activeSecondsOf(dose)) break;
+    smaller.push(next);
+    current = next;
+  }
+  const { mostSteps } = fitSettings;
+  if (smaller.length <= mostSteps) return smaller;
+  return Array.from({ length: mostSteps }, (_, index) => smaller[Math.round(((index + 1) * smaller.length) / mostSteps) - 1]).flatMap(
+    (one) => one ?? [],
+  );
+}
+
+/** A way through the items up to here. */
+interface Path {
+  readonly seconds: Seconds;
+  readonly cost: number;
+  readonly before: Surroundings | null;
+  readonly taken: { readonly step: FitStep | null; readonly earlier: Path['taken'] } | null;
+}
+
+/** The cheapest choice of options that ends within the slot; null where none does. */
+function cheapest(
+  items: readonly TimedItem[],
+  plan: ClassPlan,
+  bounds: Bounds,
+  context: EvaluationContext,
+  slot: Seconds,
+): Omit<Fit, 'kind'> | null {
+  let open: readonly Path[] = [{ seconds: 0, cost: 0, before: null, taken: null }];
+  const meanAgeYears = meanAge(context.agesYears);
+  for (const timed of items) {
+    const options = optionsOf(timed, plan, bounds, context);
+    const best = new Map<string, Path>();
+    for (const path of open)
+      for (const option of options) {
+        const seconds = option.item ? lengthOf(option, timed, path.before, context, meanAgeYears) : 0;
+        const whole = path.seconds + seconds;
+        if (whole > slot + 0.5) continue;
+        const before = option.item ? surroundingsAfter(timed.movement, path.before) : path.before;
+        const next: Path = {
+          seconds: whole,
+          cost: path.cost + option.cost,
+          before,
+          taken: option.edit
+            ? { step: { item: timed.item.id, edit: option.edit, savesSeconds: timed.seconds - seconds }, earlier: path.taken }
+            : path.taken,
+        };
+        const key = `${before?.level ?? ''} ${before?.framing ?? ''} ${String(Math.floor(whole / fitSettings.bucketSeconds))}`;
+        const known = best.get(key);
+        if (!known || next.cost < known.cost - 1e-9 || (Math.abs(next.cost - known.cost) < 1e-9 && next.seconds < known.seconds))
+          best.set(key, next);
+      }
+    open = undominated([...best.values()]);
+  }
+  const [end] = [...open].sort((a, b) => a.cost - b.cost || b.seconds - a.seconds);
+  if (!end) return null;
+  const steps: FitStep[] = [];
+  for (let taken = end.taken; taken; taken = taken.earlier) if (taken.step) steps.unshift(taken.step);
+  return { steps, totalSeconds: end.seconds, cost: end.cost };
+}
+
+/** Of paths that end in the same place, those that no other beats in both time and cost. */
+function undominated(paths: readonly Path[]): readonly Path[] {
+  const kept: Path[] = [];
+  const cheapestSoFar = new Map<string, number>();
+  for (const path of paths.toSorted((a, b) => a.seconds - b.seconds || a.cost - b.cost)) {
+    const place = `${path.before?.level ?? ''} ${path.before?.framing ?? ''} ${String(path.before?.fetched.size ?? 0)}`;
+    const least = cheapestSoFar.get(place);
+    if (least !== undefined && path.cost >= least - 1e-9) continue;
+    cheapestSoFar.set(place, path.cost);
+    kept.push(path);
+  }
+  return kept;
+}
+
+function lengthOf(
+  { item, familiarity }: Option,
+  { movement }: TimedItem,
+  before: Surroundings | null,
+  { settings, paces }: EvaluationContext,
+  meanAgeYears: number,
+): Seconds {
+  if (!item) return 0;
+  const context: ItemTimeContext = { settings, meanAgeYears, familiarity, pace: paces.get(movement.kind) ?? 1, before };
+  return secondsOf(partsOf(item, movement, context));
+}
+
+/** For time left over: what practice time goes to, as edits. */
+function lengthened(plan: ClassPlan, library: Library, context: EvaluationContext, totalSeconds: Seconds): Fit {
+  const full = fillSlot(plan, library, context);
+  const after = timelineOf(full, library, { ...context, meanAgeYears: meanAge(context.agesYears) });
+  const before = new Map(placedItems(plan).map(({ item }) => [item.id, item]));
+  const lengths = new Map(
+    timelineOf(plan, library, { ...context, meanAgeYears: meanAge(context.agesYears) }).items.map(({ item, seconds }) => [
+      item.id,
+      seconds,
+    ]),
+  );
+  const steps = after.items.flatMap(({ item, seconds }): readonly FitStep[] => {
+    const old = before.get(item.id);
+    if (!old || sameDose(old.dose, item.dose)) return [];
+    return [
+      { item: item.id, edit: { kind: 'set-dose', item: item.id, dose: item.dose }, savesSeconds: (lengths.get(item.id) ?? 0) - seconds },
+    ];
+  });
+  return steps.length === 0
+    ? { kind: 'fits', steps, totalSeconds, cost: 0 }
+    : { kind: 'lengthen', steps, totalSeconds: after.totalSeconds, cost: 0 };
+}
