@@ -155,8 +155,8 @@ describe('attention', () => {
 
 describe('too-much-new', () => {
   const library = aLibrary(...['a', 'b', 'c', 'd'].map((slug) => aMovement(slug, { kind: 'skill' })));
-  const fresh = (count: number, familiarity: Item['familiarity'] = 'new'): ClassPlan =>
-    aPlan({ skill: ['a', 'b', 'c', 'd'].slice(0, count).map((slug) => anItem(slug, familiarity ? { familiarity } : {})) });
+  const fresh = (count: number, familiarity: 'new' | 'known' = 'new'): ClassPlan =>
+    aPlan({ skill: ['a', 'b', 'c', 'd'].slice(0, count).map((slug) => anItem(slug, { familiarity })) });
   it.each([
     [6, 1],
     [9, 2],

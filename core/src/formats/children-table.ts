@@ -155,7 +155,7 @@ function nameIn(text: string): { readonly givenName: string; readonly familyInit
   const [family = '', given] = text.split(',').map((part) => part.trim());
   const words = (given === undefined ? family : `${given} ${family.replace(/\s+/g, '-')}`).split(/\s+/).filter((word) => word !== '');
   const last = words.at(-1);
-  const initial = [...(last ?? '')][0];
+  const initial = /^./su.exec(last ?? '')?.[0];
   return words.length < 2 || initial === undefined
     ? null
     : { givenName: words.slice(0, -1).join(' '), familyInitial: `${initial.toUpperCase()}.` };

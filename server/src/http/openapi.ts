@@ -11,7 +11,7 @@ export function openApiOf(app: INestApplication): OpenAPIObject {
   return {
     ...document,
     components: { ...document.components, schemas: { ...document.components?.schemas, ...withNested(schemas, named) } },
-  } as OpenAPIObject; // JSON Schema is what OpenAPI 3 takes here
+  };
 }
 
 /** The schemas of the names, and of everything that they refer to. */

@@ -48,7 +48,7 @@ const line = '#DDD5C5';
 const inks = { near: ink, far: '#93A3A6', thing: '#8A8371', line: '#17525C', paper: '#FFFFFF' } as const;
 
 /** How many lines a page takes at the usual size; longer plans are set smaller, down to what can still be read. */
-const usualLines = 26;
+const usualLines = 30;
 
 type Cell = object | string;
 
@@ -175,8 +175,8 @@ function secondPage(
     return [
       { text: child.name, bold: true },
       { text: child.gradeName ?? page.syllabus?.startsAs ?? '', color: soft },
-      { text: lines.join('\n') || 'the version of the day' },
-      { text: harder.map(({ movement }) => movement.name).join(', '), color: soft },
+      { text: [...new Set(lines)].join('\n') || 'the version of the day' },
+      { text: [...new Set(harder.map(({ movement }) => movement.name))].join(', '), color: soft },
     ];
   });
   return [

@@ -32,7 +32,10 @@ export interface LadderFault extends SyllabusFault {
 export type SaveLadderRefusal =
   { readonly kind: 'changed-meanwhile' } | { readonly kind: 'faults'; readonly faults: readonly LadderFault[] };
 
-export type UndoRefusal = { readonly kind: 'in-use' | 'changed-since'; readonly programme: string };
+export interface UndoRefusal {
+  readonly kind: 'in-use' | 'changed-since';
+  readonly programme: string;
+}
 
 type Entry = SyllabusFile['syllabuses'][number];
 

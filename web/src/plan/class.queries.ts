@@ -76,3 +76,21 @@ export function storeItemTimes(
 ): Promise<undefined> {
   return api<undefined>('PUT', `classes/${classId}/item-times`, { times });
 }
+
+/** All classes of a group, the newest first. */
+export function useGroupClasses(groupId: string) {
+  return useQuery({
+    queryKey: ['group-classes', groupId],
+    queryFn: () => api<readonly ClassResponse[]>('GET', `groups/${groupId}/classes`),
+  });
+}
+
+/** The plan of any class; nothing where none is asked for. */
+export function useStoredPlan(classId: string | null) {
+  return useQuery({
+    queryKey: classKey(classId ?? ''),
+    queryFn: () => api<ClassPageResponse>('GET', `classes/${classId ?? ''}`),
+    enabled: classId !== null,
+    select: (page) => page.stored,
+  });
+}

@@ -1,22 +1,12 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ClassPageResponse, MovementResponse } from '@leiter/contract';
-import {
-  ageBandOf,
-  findItem,
-  itemOf,
-  meanAge,
-  type ClassPlan,
-  type Finding,
-  type Library,
-  type Movement,
-  type Place,
-  type PlanEdit,
-} from '@leiter/core';
+import { ageBandOf, findItem, itemOf, meanAge, type ClassPlan, type Library, type Movement, type Place, type PlanEdit } from '@leiter/core';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useStore } from 'zustand';
 import { useLibrary, useMovements } from '../library/library.queries';
+import { GiveOut } from '../shared/give-out';
 import { KeysHelp } from '../shared/keys-help';
 import { Loaded, Page } from '../shared/page';
 import { palette } from '../shared/palette';
@@ -26,6 +16,7 @@ import { useClassPage, useTemplates } from './class.queries';
 import { contextOf, evaluationOf } from './evaluation';
 import { ClassInspector } from './parts/class-inspector';
 import { ConflictDialog } from './parts/conflict-dialog';
+import { FitDialog } from './parts/fit-dialog';
 import { FindingsList } from './parts/findings-list';
 import { Gauge } from './parts/gauge';
 import { ItemInspector } from './parts/item-inspector';
@@ -33,6 +24,7 @@ import { LibraryDrawer } from './parts/library-drawer';
 import { RunningOrder } from './parts/running-order';
 import { SaveNote } from './parts/save-note';
 import { TemplateChooser } from './parts/template-chooser';
+import { WhoDoesWhat } from './parts/who-does-what';
 import { edit, makePlanStore } from './plan-store';
 import { planKeysHelp, usePlanKeys } from './use-plan-keys';
 
@@ -86,6 +78,10 @@ function Editor({ page, movements, library, initial }: EditorProps) {
   const chosen = wanted !== null && findItem(plan, wanted) ? wanted : null;
   const [section, setSection] = useState<string | null>(null);
   const { state, settle } = useAutosave(page.class.id, plan, page.stored);
+  const [open, setOpen] = useState<'fit' | 'who' | null>(null);
+  const close = (): void => {
+    setOpen(null);
+  };
   const input = useRef<HTMLInputElement>(null);
   const inspector = useRef<HTMLDivElement>(null);
 
@@ -119,6 +115,20 @@ function Editor({ page, movements, library, initial }: EditorProps) {
         <>
           <SaveNote state={state} />
           <Gauge totalSeconds={evaluation.timeline.totalSeconds} lengthMinutes={page.class.lengthMinutes} startsAt={page.class.startsAt} />
+          <GiveOut
+            files={[
+              {
+                label: 'On paper (PDF)',
+                href: `/api/classes/${page.class.id}/plan/paper`,
+                name: `${page.class.groupName} ${page.class.day}.pdf`,
+              },
+              {
+                label: 'As a plan file',
+                href: `/api/classes/${page.class.id}/plan/export`,
+                name: `${page.class.groupName} ${page.class.day}.json`,
+              },
+            ]}
+          />
           <Button component={Link} to={`/classes/${page.class.id}/teach`} variant="contained">
             Teach this class
           </Button>
@@ -159,17 +169,25 @@ function Editor({ page, movements, library, initial }: EditorProps) {
         }}
       >
         {timed && <ItemInspector plan={plan} timed={timed} pace={pace?.factor ?? 1} paceItems={pace?.items ?? 0} onEdit={change} />}
-        <FindingsList
-          evaluation={evaluation}
-          library={library}
-          onChoose={setChosen}
-          onMend={({ mend }: Finding) => {
-            if (mend) change(mend);
-          }}
-        />
-        {!timed && <ClassInspector page={page} plan={plan} evaluation={evaluation} library={library} />}
+        <FindingsList evaluation={evaluation} library={library} onChoose={setChosen} onEdit={change} />
+        {!timed && (
+          <ClassInspector
+            page={page}
+            plan={plan}
+            evaluation={evaluation}
+            library={library}
+            onFit={() => {
+              setOpen('fit');
+            }}
+            onWho={() => {
+              setOpen('who');
+            }}
+          />
+        )}
       </Box>
       <KeysHelp keys={planKeysHelp} />
+      {open === 'fit' && <FitDialog plan={plan} library={library} context={contextOf(page)} onTake={change} onClose={close} />}
+      {open === 'who' && <WhoDoesWhat page={page} evaluation={evaluation} library={library} onEdit={change} onClose={close} />}
       {state.kind === 'conflict' && (
         <ConflictDialog
           current={state.current}

@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ClassPageResponse } from '@leiter/contract';
 import { clockText, sectionSeconds, type ClassPlan, type Evaluation, type Library } from '@leiter/core';
@@ -11,14 +12,24 @@ interface Props {
   readonly plan: ClassPlan;
   readonly evaluation: Evaluation;
   readonly library: Library;
+  readonly onFit: () => void;
+  readonly onWho: () => void;
 }
 
 /** The class as a whole: its focus, its figures of time, who is coming. */
-export function ClassInspector({ page, plan, evaluation, library }: Props) {
+export function ClassInspector({ page, plan, evaluation, library, onFit, onWho }: Props) {
   const { timeline } = evaluation;
   const away = page.children.filter(({ attendance }) => attendance === 'absent');
   return (
     <>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, mb: 2 }}>
+        <Button variant="outlined" size="small" onClick={onFit}>
+          Fit to the clock
+        </Button>
+        <Button variant="outlined" size="small" onClick={onWho}>
+          Who does what
+        </Button>
+      </Box>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
         The class in figures
       </Typography>

@@ -1,73 +1,65 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { wordsOf, type Evaluation, type Finding, type Library } from '@leiter/core';
+import { wordsOf, type Evaluation, type Finding, type Library, type PlanEdit } from '@leiter/core';
+import { useState } from 'react';
 import { palette } from '../../shared/palette';
+import { TextButton } from '../../shared/text-button';
 
 interface Props {
   readonly evaluation: Evaluation;
   readonly library: Library;
-  readonly onMend: (finding: Finding) => void;
+  readonly onEdit: (edits: readonly PlanEdit[]) => void;
   readonly onChoose: (itemId: string) => void;
 }
 
 const looks = {
-  stop: { edge: palette.stop, paper: palette.stopPaper, word: 'Stop' },
-  caution: { edge: palette.caution, paper: palette.cautionPaper, word: 'Caution' },
-  hint: { edge: '#8A8371', paper: '#FFFFFF', word: 'Hint' },
+  stop: { edge: palette.stop, style: 'solid', paper: palette.stopPaper, word: 'Stop' },
+  caution: { edge: palette.caution, style: 'double', paper: palette.cautionPaper, word: 'Caution' },
+  hint: { edge: '#8A8371', style: 'dotted', paper: '#FFFFFF', word: 'Hint' },
 } as const;
 
-/** What the checks say, worst first; a mend is one click and one undo. */
-export function FindingsList({ evaluation, library, onMend, onChoose }: Props) {
-  const { findings, timeline } = evaluation;
+/** What the checks say, worst first; a mend is one click and one undo. What is looked at and stands goes below, with its reason. */
+export function FindingsList({ evaluation, library, onEdit, onChoose }: Props) {
+  const open = evaluation.findings.filter(({ acceptedBecause }) => acceptedBecause === undefined);
+  const accepted = evaluation.findings.filter(({ acceptedBecause }) => acceptedBecause !== undefined);
+  const keyOf = ({ check, itemIds, fact }: Finding): string => `${check} ${fact.kind} ${itemIds.join()}`;
   return (
     <Box sx={{ mb: 2.5 }}>
       <Typography variant="h2" sx={{ mb: 1 }}>
-        Before you teach this
+        Before you teach this{open.length > 0 ? ` · ${String(open.length)} open` : ''}
       </Typography>
-      {findings.length === 0 && <Typography variant="body2">Nothing to mend. The usual cautions are kept.</Typography>}
+      {open.length === 0 && <Typography variant="body2">Nothing to mend. The usual cautions are kept.</Typography>}
       <Box component="ul" aria-label="Findings" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-        {findings.map((finding, index) => {
-          const words = wordsOf(finding, timeline, library);
-          const look = looks[finding.severity];
-          const first = finding.itemIds[0];
-          return (
-            <Box
-              component="li"
-              key={`${finding.check} ${String(index)}`}
-              sx={{
-                borderLeft: `5px ${finding.severity === 'stop' ? 'solid' : finding.severity === 'caution' ? 'double' : 'dotted'} ${look.edge}`,
-                backgroundColor: look.paper,
-                px: 1.25,
-                py: 0.9,
-                mb: 0.9,
-                fontSize: 14,
-                lineHeight: 1.4,
-              }}
-            >
-              <Box component="span" sx={{ color: look.edge === '#8A8371' ? palette.soft : look.edge, fontWeight: 700 }}>
-                {look.word}:
-              </Box>{' '}
-              <strong>{words.title}.</strong> {words.sentence}{' '}
-              {words.mend !== null && (
-                <TextButton
-                  label={words.mend}
-                  onClick={() => {
-                    onMend(finding);
-                  }}
-                />
-              )}
-              {words.mend === null && first !== undefined && (
-                <TextButton
-                  label="Show it"
-                  onClick={() => {
-                    onChoose(first);
-                  }}
-                />
-              )}
-            </Box>
-          );
-        })}
+        {open.map((finding) => (
+          <OpenFinding
+            key={keyOf(finding)}
+            finding={finding}
+            evaluation={evaluation}
+            library={library}
+            onEdit={onEdit}
+            onChoose={onChoose}
+          />
+        ))}
       </Box>
+      {accepted.length > 0 && (
+        <Box component="ul" aria-label="Looked at" sx={{ listStyle: 'none', m: 0, p: 0, fontSize: 13.5 }}>
+          {accepted.map((finding) => (
+            <Box component="li" key={keyOf(finding)} sx={{ borderTop: `1px solid ${palette.line}`, py: 0.5 }}>
+              <Box component="span" sx={{ color: palette.soft }}>
+                {wordsOf(finding, evaluation.timeline, library).title} – stands: {finding.acceptedBecause}{' '}
+              </Box>
+              <TextButton
+                label="Open again"
+                onClick={() => {
+                  onEdit([{ kind: 'open-again', check: finding.check, itemIds: finding.itemIds }]);
+                }}
+              />
+            </Box>
+          ))}
+        </Box>
+      )}
       <Typography variant="caption" component="p" sx={{ mt: 1 }}>
         Usual cautions only. Your governing body’s rules, your training and medical advice come first.
       </Typography>
@@ -75,26 +67,79 @@ export function FindingsList({ evaluation, library, onMend, onChoose }: Props) {
   );
 }
 
-function TextButton({ label, onClick }: { readonly label: string; readonly onClick: () => void }) {
+function OpenFinding({ finding, evaluation, library, onEdit, onChoose }: Props & { readonly finding: Finding }) {
+  const [reason, setReason] = useState<string | null>(null);
+  const words = wordsOf(finding, evaluation.timeline, library);
+  const look = looks[finding.severity];
+  const first = finding.itemIds[0];
   return (
     <Box
-      component="button"
-      type="button"
-      onClick={onClick}
+      component="li"
       sx={{
-        border: 0,
-        background: 'none',
-        p: 0,
-        font: 'inherit',
-        fontWeight: 700,
-        color: palette.primary,
-        textDecoration: 'underline',
-        cursor: 'pointer',
-        textAlign: 'left',
-        minHeight: 24,
+        borderLeft: `5px ${look.style} ${look.edge}`,
+        backgroundColor: look.paper,
+        px: 1.25,
+        py: 0.9,
+        mb: 0.9,
+        fontSize: 14,
+        lineHeight: 1.4,
       }}
     >
-      {label}
+      <Box component="span" sx={{ color: finding.severity === 'hint' ? palette.soft : look.edge, fontWeight: 700 }}>
+        {look.word}:
+      </Box>{' '}
+      <strong>{words.title}.</strong> {words.sentence}
+      <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', mt: 0.25 }}>
+        {words.mend !== null && (
+          <TextButton
+            label={words.mend}
+            onClick={() => {
+              if (finding.mend) onEdit(finding.mend);
+            }}
+          />
+        )}
+        {words.mend === null && first !== undefined && (
+          <TextButton
+            label="Show it"
+            onClick={() => {
+              onChoose(first);
+            }}
+          />
+        )}
+        {reason === null && (
+          <TextButton
+            label="Let it stand"
+            onClick={() => {
+              setReason('');
+            }}
+          />
+        )}
+      </Box>
+      {reason !== null && (
+        <Box
+          component="form"
+          sx={{ display: 'flex', gap: 0.75, mt: 0.75 }}
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (reason.trim() === '') return;
+            onEdit([{ kind: 'accept', finding: { check: finding.check, itemIds: finding.itemIds, reason: reason.trim() } }]);
+          }}
+        >
+          <TextField
+            autoFocus
+            fullWidth
+            label="Why it stands"
+            value={reason}
+            onChange={(event) => {
+              setReason(event.target.value);
+            }}
+            slotProps={{ htmlInput: { maxLength: 300 } }}
+          />
+          <Button type="submit" variant="outlined" disabled={reason.trim() === ''} sx={{ px: 1 }}>
+            Keep
+          </Button>
+        </Box>
+      )}
     </Box>
   );
 }

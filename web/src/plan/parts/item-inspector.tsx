@@ -10,9 +10,11 @@ import {
   doseLimits,
   familiarities,
   numbersOf,
+  readDose,
   sidesText,
   sidesToChoose,
   tierNames,
+  writeDose,
   type ClassPlan,
   type Dose,
   type DoseNumber,
@@ -46,6 +48,13 @@ export function ItemInspector({ plan, timed, pace, paceItems, onEdit }: Props) {
       <Typography variant="body2" sx={{ color: palette.soft, mb: 1.25 }}>
         {movement.plainMeaning}
       </Typography>
+      <TypedDose
+        key={`typed ${item.id}`}
+        dose={item.dose}
+        onChange={(dose) => {
+          onEdit([{ kind: 'set-dose', item: item.id, dose }]);
+        }}
+      />
       <DoseFields
         key={item.id}
         dose={item.dose}
@@ -203,6 +212,27 @@ const numberWords: Readonly<Record<DoseNumber, string>> = {
   repeats: 'Times',
   countIn: 'Count-in',
 };
+
+/** A dose as one writes it: `3x8`, `2x20s`, `4 min`, `8x8 @ 96`; what is not written stays as it is. */
+function TypedDose({ dose, onChange }: { readonly dose: Dose; readonly onChange: (dose: Dose) => void }) {
+  const [typed, setTyped] = useTyped(writeDose(dose));
+  const read = readDose(typed, dose);
+  return (
+    <TextField
+      fullWidth
+      label="Dose"
+      value={typed}
+      error={!read}
+      helperText={read ? undefined : 'Write 3x8, 2x20s, 4 min or 8x8 @ 96.'}
+      sx={{ mb: 1.25 }}
+      onChange={(event) => {
+        setTyped(event.target.value);
+        const next = readDose(event.target.value, dose);
+        if (next) onChange(next);
+      }}
+    />
+  );
+}
 
 function DoseFields({ dose, onChange }: { readonly dose: Dose; readonly onChange: (dose: Dose) => void }) {
   return (

@@ -1,6 +1,6 @@
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import Box from '@mui/material/Box';
-import { clockText, doseText, sidesText, timeOfDay, type Severity, type TimedItem } from '@leiter/core';
+import { clockText, countsText, doseText, sidesText, timeOfDay, type Severity, type TimedItem, type VersionCounts } from '@leiter/core';
 import { useEffect, useRef } from 'react';
 import { EffortBand } from '../../shared/effort-band';
 import { Figure } from '../../shared/figure';
@@ -15,11 +15,15 @@ interface RungProps {
   readonly isChosen: boolean;
   readonly isFocus: boolean;
   readonly worst: Severity | null;
+  /** How many children do which version; undefined where nobody is expected. */
+  readonly counts: VersionCounts | undefined;
   readonly onChoose: (itemId: string) => void;
 }
 
+const countOf = (counts: VersionCounts): number => Object.values(counts).reduce((sum: number, one: number) => sum + one, 0);
+
 /** One item of the running order: as tall as it is long, dragged or chosen. */
-export function RungLine({ timed, ruler, startsAt, isChosen, isFocus, worst, onChoose }: RungProps) {
+export function RungLine({ timed, ruler, startsAt, isChosen, isFocus, worst, counts, onChoose }: RungProps) {
   const { item, movement } = timed;
   const rung = ruler.rungs.get(item.id);
   const line = useRef<HTMLLIElement>(null);
@@ -31,6 +35,7 @@ export function RungLine({ timed, ruler, startsAt, isChosen, isFocus, worst, onC
   if (!rung) return null;
   const shift = transform ? `translateY(${String(transform.y)}px)` : undefined;
   const sides = sidesText(item.sides);
+  const versionsText = counts && counts.core === countOf(counts) ? '' : countsText(counts);
   return (
     <Box
       component="li"
@@ -101,10 +106,9 @@ export function RungLine({ timed, ruler, startsAt, isChosen, isFocus, worst, onC
           {doseText(item.dose)}
           {sides && `, ${sides}`}
         </Box>
-        {item.tiers.length > 1 && (
+        {versionsText !== '' && (
           <Box
             component="span"
-            title={item.tiers.join(', ')}
             sx={{
               fontSize: 11.5,
               color: palette.primary,
@@ -115,7 +119,7 @@ export function RungLine({ timed, ruler, startsAt, isChosen, isFocus, worst, onC
               backgroundColor: palette.paper,
             }}
           >
-            {item.tiers.length} versions
+            {versionsText}
           </Box>
         )}
         {worst && <SeverityMark severity={worst} />}

@@ -1,6 +1,6 @@
 import { DndContext, PointerSensor, useDroppable, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import Box from '@mui/material/Box';
-import { timeOfDay, type ClassPlan, type Evaluation, type Finding, type Place, type Severity } from '@leiter/core';
+import { versionCounts, timeOfDay, type ClassPlan, type Evaluation, type Finding, type Place, type Severity } from '@leiter/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { palette } from '../../shared/palette';
 import { sectionWords } from '../../shared/words';
@@ -28,6 +28,7 @@ export function RunningOrder(props: Props) {
   const room = useRoom(frame);
   const ruler = useMemo(() => rulerOf(plan, items, room), [plan, items, room]);
   const worst = useMemo(() => worstByItem(evaluation.findings), [evaluation.findings]);
+  const counts = useMemo(() => versionCounts(evaluation.versions), [evaluation.versions]);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const drop = ({ active, over }: DragEndEvent): void => {
     if (!over) return;
@@ -94,6 +95,7 @@ export function RunningOrder(props: Props) {
                   isChosen={timed.item.id === props.chosen}
                   isFocus={plan.focus.includes(timed.movement.slug)}
                   worst={worst.get(timed.item.id) ?? null}
+                  counts={counts.get(timed.item.id)}
                   onChoose={props.onChoose}
                 />
               ))}
@@ -130,8 +132,8 @@ function useRoom(frame: React.RefObject<HTMLDivElement | null>): number {
 function worstByItem(findings: readonly Finding[]): ReadonlyMap<string, Severity> {
   const worst = new Map<string, Severity>();
   // findings come worst first; a finding on a whole stretch of the class is shown in the panel only
-  for (const { itemIds, severity } of findings)
-    if (itemIds.length <= 4) for (const id of itemIds) if (!worst.has(id)) worst.set(id, severity);
+  for (const { itemIds, severity, acceptedBecause } of findings)
+    if (itemIds.length <= 4 && acceptedBecause === undefined) for (const id of itemIds) if (!worst.has(id)) worst.set(id, severity);
   return worst;
 }
 

@@ -17,6 +17,7 @@ import {
 import { palette } from '../../shared/palette';
 import { plural } from '../../shared/words';
 import { contextOf, evaluationOf } from '../evaluation';
+import { EarlierClasses } from './earlier-classes';
 
 interface Props {
   readonly page: ClassPageResponse;
@@ -91,6 +92,7 @@ export function TemplateChooser({ page, templates, library, onStart }: Props) {
           </Button>
         </Box>
       </Box>
+      <EarlierClasses page={page} library={library} onStart={onStart} />
     </Box>
   );
 }

@@ -22,7 +22,7 @@ export function BeforeClass({
   readonly library: Library;
   readonly onStart: (stopsNote: string) => void;
 }) {
-  const stops = evaluation.findings.filter(({ severity }) => severity === 'stop');
+  const stops = evaluation.findings.filter(({ severity, acceptedBecause }) => severity === 'stop' && acceptedBecause === undefined);
   const [note, setNote] = useState('');
   const coming = page.children.filter(({ attendance }) => attendance !== 'absent');
   return (
