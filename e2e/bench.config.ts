@@ -2,4 +2,4 @@ import { defineConfig } from '@playwright/test';
 import tests from './playwright.config.js';
 
 /** The same browser as the tests; what runs measures the pages for docs/bench.md. */
-export default defineConfig({ ...tests, testDir: './bench', timeout: 300_000, reporter: [['line']] });
+export default defineConfig({ ...tests, testDir: './bench', timeout: 90_000, reporter: [['line']] });

@@ -38,11 +38,11 @@ function onDatabase(script) {
     database.destroy();
   }
 }
-const freePorts = [await freePort(), await freePort()];
+const freePorts = [await freePort(), await freePort(), await freePort()];
 say('Measuring the board of a group …');
 const server = onDatabase('server/dist-test/bench/board.js');
-say('Measuring a large import …');
-const imported = onDatabase('server/dist-test/bench/import.js');
+say('Measuring a large import, and judging a plan …');
+const imported = [...onDatabase('server/dist-test/bench/import.js'), ...onDatabase('server/dist-test/bench/preview.js')];
 say('Measuring the pages in the browser …');
 const browser = run(bin('playwright'), ['test', '--config', 'e2e/bench.config.ts']);
 if (browser.code !== 0) giveUp(browser.output);
@@ -85,7 +85,7 @@ ${table(
   'p95',
 )}
 
-## Taking in a file (server)
+## Files (server)
 
 ${table(
   wanted(imported, (limit) => `p95 ≤ ${limit} ms`),

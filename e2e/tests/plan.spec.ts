@@ -152,3 +152,92 @@ test('A plan written while the database is away is kept over a reload and saved 
   await expect(items(page)).toHaveCount(count + 1);
   await expect.poll(async () => (await stored(page, id)).length).toBe(count + 1);
 });
+
+test('A class that runs over is fitted to the clock, and taken back with one key', async ({ page, leiter }) => {
+  await signIn(page, leiter, 'gymnastics');
+  await startPlan(page, leiter, 'gymnastics');
+  await page
+    .getByRole('button', { name: /Fog and lighthouse/ })
+    .first()
+    .click();
+  await page.getByLabel('Dose', { exact: true }).fill('9 min');
+  await expect(page.getByText(/over ·/)).toBeVisible();
+  const over = await minutes(page);
+  await page.keyboard.press('Escape');
+  await page.locator('body').click({ position: { x: 5, y: 700 } });
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Fit to the clock' }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('list', { name: 'Edits' }).getByRole('listitem').first()).toBeVisible();
+  await dialog.getByRole('button', { name: /^Take/ }).click();
+  await expect(page.getByText(/in hand/)).toBeVisible();
+  await page.keyboard.press('Control+z');
+  for (let press = 0; press < 12 && (await minutes(page)) !== over; press++) await page.keyboard.press('Control+z');
+  expect(await minutes(page)).toBe(over);
+});
+
+test('What a child does is set by hand, with the reason beside it, and each family is told what it needs', async ({ page, leiter }) => {
+  await signIn(page, leiter, 'gymnastics');
+  const id = await startPlan(page, leiter, 'gymnastics');
+  await page.getByRole('button', { name: 'Who does what' }).click();
+  const dialog = page.getByRole('dialog');
+  const instead = dialog.locator('td button', { hasText: 'instead' }).first();
+  await instead.click();
+  await expect(dialog.getByRole('status')).toContainText(/instead .+: /);
+  await dialog.getByRole('button', { name: 'easier', exact: true }).click();
+  await expect(dialog.getByRole('status')).toContainText('easier: set by hand');
+  await dialog.getByRole('button', { name: 'For the parents' }).click();
+  await expect(
+    dialog
+      .getByRole('list', { name: 'Families' })
+      .getByText(/Clear \d\.\d × \d\.\d m of floor/)
+      .first(),
+  ).toBeVisible();
+  await dialog.getByRole('button', { name: 'Close' }).click();
+  await expect(page.getByText('saved', { exact: true })).toBeVisible();
+  const { stored: plan } = await ask<{ stored: { plan: { sections: { items: { tierByHand?: object }[] }[] } } }>(page, `classes/${id}`);
+  expect(plan.plan.sections.flatMap(({ items: all }) => all).filter(({ tierByHand }) => tierByHand)).toHaveLength(1);
+});
+
+test('A finding is let stand with a reason, kept over a reload, and opened again', async ({ page, leiter }) => {
+  await signIn(page, leiter, 'gymnastics');
+  await startPlan(page, leiter, 'gymnastics');
+  await page
+    .getByRole('button', { name: /Straight jump/ })
+    .first()
+    .click();
+  await page.keyboard.press('/');
+  await page.keyboard.type('split slide');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('s');
+  const open = page.getByRole('list', { name: 'Findings' }).getByRole('listitem').filter({ hasText: 'One side only' });
+  await open.getByRole('button', { name: 'Let it stand' }).click();
+  await page.getByLabel('Why it stands').fill('the other side comes on Friday');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(open).toBeHidden();
+  await expect(page.getByText('saved', { exact: true })).toBeVisible();
+  await page.reload();
+  const looked = page.getByRole('list', { name: 'Looked at' });
+  await expect(looked.getByText(/the other side comes on Friday/)).toBeVisible();
+  await looked.getByRole('button', { name: 'Open again' }).click();
+  await expect(open).toBeVisible();
+});
+
+test('The next class is the last one, one step further; and it goes on paper and into a file', async ({ page, leiter }) => {
+  await signIn(page, leiter, 'gymnastics');
+  const coming = await ask<readonly { group: { name: string }; class: { id: string } | null }[]>(page, 'coming-classes');
+  const id = coming.find(({ group }) => group.name === 'Kittiwakes')?.class?.id ?? '';
+  await page.goto(`${leiter.url}/classes/${id}/plan`);
+  const earlier = page.getByRole('region', { name: 'From an earlier class' });
+  await expect(earlier.getByText(/was shown, so .+ comes next|stays: not enough children/)).toBeVisible();
+  await earlier.getByRole('button', { name: 'Again, one step further' }).click();
+  await expect(items(page).first()).toBeVisible();
+  await expect(page.getByText('saved', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Give out' }).click();
+  const paper = await page.getByRole('menuitem', { name: 'On paper (PDF)' }).getAttribute('href');
+  const pdf = await page.request.get(new URL(paper ?? '', page.url()).href);
+  expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  const file = await page.getByRole('menuitem', { name: 'As a plan file' }).getAttribute('href');
+  expect(await (await page.request.get(new URL(file ?? '', page.url()).href)).json()).toMatchObject({ format: 'leiter-plan/1' });
+});

@@ -50,6 +50,20 @@ describe('the library that ships', () => {
     for (const { slug, cues } of library.values())
       for (const cue of cues) expect(cue.split(/\s+/).length, `${slug}: ${cue}`).toBeLessThanOrEqual(9);
   });
+
+  it('gives everything that is moved two cues, what is learnt two faults with their fixes, and the youngest a picture', () => {
+    const led = new Set(['talk', 'break', 'ritual']);
+    const learnt = new Set(['skill', 'drill', 'basic', 'strength', 'combination']);
+    for (const { slug, kind, cues, faults, picture, leastAge } of library.values()) {
+      if (!led.has(kind)) expect(cues.length, slug).toBeGreaterThanOrEqual(2);
+      if (learnt.has(kind)) expect(faults.length, slug).toBeGreaterThanOrEqual(2);
+      if (!led.has(kind) && leastAge <= 6) expect(picture, slug).not.toBeNull();
+    }
+  });
+
+  it('says how an adult helps wherever one has to be there', () => {
+    for (const { slug, needs, support } of library.values()) if (needs.adult !== 'none') expect(support, slug).not.toBeNull();
+  });
 });
 
 describe.each(shippedSyllabuses())('the ladder of $programme', (syllabus) => {

@@ -9,7 +9,7 @@ const isHomeTask = ({ kind, sections }: Movement): boolean => kind === 'talk' &&
 export const noClosing: Check = (context) => {
   const { items } = context.timeline;
   if (items.length === 0 || items.some(({ section }) => section.kind === 'closing')) return [];
-  const closing = suitableMovement(context, ({ kind, sections }) => (kind === 'ritual' && sections.includes('closing') ? 0 : null));
+  const closing = suitableMovement(context, ['ritual'], ({ sections }) => (sections.includes('closing') ? 0 : null));
   return [{ check: 'no-closing', severity: 'hint', itemIds: [], fact: { kind: 'no-closing' }, mend: atTheEnd(context, closing) }];
 };
 
@@ -17,7 +17,7 @@ export const noClosing: Check = (context) => {
 export const noHomeTask: Check = (context) => {
   const { items } = context.timeline;
   if (items.length === 0 || items.some(({ movement }) => isHomeTask(movement))) return [];
-  const talk = suitableMovement(context, (movement) => (isHomeTask(movement) ? 0 : null));
+  const talk = suitableMovement(context, ['talk'], (movement) => (isHomeTask(movement) ? 0 : null));
   return [{ check: 'no-home-task', severity: 'hint', itemIds: [], fact: { kind: 'no-home-task' }, mend: atTheEnd(context, talk) }];
 };
 

@@ -32,8 +32,8 @@ function coldReason(movement: Movement): 'region' | (typeof guardedHazards)[numb
 
 /** Puts a pulse-raiser before the item, as long as is missing, in steps of a quarter of a minute. */
 export function warmFirst(context: CheckContext, timed: TimedItem, movedSeconds: Seconds): readonly PlanEdit[] | null {
-  const raiser = suitableMovement(context, (movement) =>
-    movement.kind === 'pulse-raiser' && movement.effort >= preparationSettings.warmEffort && coldReason(movement) === null
+  const raiser = suitableMovement(context, ['pulse-raiser'], (movement) =>
+    movement.effort >= preparationSettings.warmEffort && coldReason(movement) === null
       ? movement.hazards.length + (movement.level === 'floor' ? 1 : 0)
       : null,
   );

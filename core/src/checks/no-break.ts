@@ -42,7 +42,7 @@ function stretchesWithoutBreak(items: readonly TimedItem[]): readonly (readonly 
 
 /** A drink where the longer of the two parts is shortest; no mend inside one long item, which cannot be parted. */
 function breakInside(context: CheckContext, stretch: readonly TimedItem[]): readonly PlanEdit[] | null {
-  const drink = suitableMovement(context, (movement) => (movement.kind === 'break' ? 0 : null));
+  const drink = suitableMovement(context, ['break'], () => 0);
   const [first, ...rest] = stretch;
   const last = stretch.at(-1);
   if (!drink || !first || !last) return null;

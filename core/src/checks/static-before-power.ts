@@ -42,8 +42,8 @@ export const staticBeforePower: Check = (context) => {
 
 function movingInstead(context: CheckContext, timed: TimedItem): Finding['mend'] {
   const wanted = new Set(timed.movement.lengthens);
-  const moving = suitableMovement(context, ({ kind, lengthens, prepares, level, loads }) => {
-    if (kind !== 'dynamic-stretch' || loads.some(({ amount }) => amount >= 2)) return null;
+  const moving = suitableMovement(context, ['dynamic-stretch'], ({ lengthens, prepares, level, loads }) => {
+    if (loads.some(({ amount }) => amount >= 2)) return null;
     const shared = [...lengthens, ...prepares].filter((region) => wanted.has(region)).length;
     return shared === 0 ? null : (level === timed.movement.level ? 0 : 10) - shared;
   });

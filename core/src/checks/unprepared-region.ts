@@ -25,9 +25,8 @@ export const unpreparedRegion: Check = (context) => {
 /** Puts the gentlest movement that prepares the region before the first item that needs it; on the same level if there is one. */
 function prepareFirst(context: CheckContext, region: Region, first: UnpreparedLoad | undefined): readonly PlanEdit[] | null {
   if (!first) return null;
-  const preparer = suitableMovement(context, (movement) => {
-    const prepares = movement.prepares.includes(region) && (movement.kind === 'mobiliser' || movement.kind === 'dynamic-stretch');
-    if (!prepares || movement.loads.some((load) => load.amount >= 2)) return null;
+  const preparer = suitableMovement(context, ['mobiliser', 'dynamic-stretch'], (movement) => {
+    if (!movement.prepares.includes(region) || movement.loads.some((load) => load.amount >= 2)) return null;
     return (movement.level === first.timed.movement.level ? 0 : 10) + movement.effort;
   });
   return preparer && [{ kind: 'insert', item: mendItem(preparer, context), place: { at: 'before', item: first.timed.item.id } }];

@@ -7,9 +7,19 @@ import type { Bar, Version } from '../versions/version.js';
 import type { Check, CheckContext } from './check.js';
 import type { CheckId, Finding, Severity } from './finding.js';
 
+const troubled = new WeakMap<CheckContext, readonly Version[]>();
+
+/** Versions of which something is to be said – few, of hundreds –, looked for once for all checks. */
+function troubledVersions(context: CheckContext): readonly Version[] {
+  const known = troubled.get(context) ?? context.versions.filter(({ tier, lacks }) => tier === null || lacks.length > 0);
+  troubled.set(context, known);
+  return known;
+}
+
 /** The versions of each item that are said something of, with the movement. */
 function byItem(context: CheckContext, wanted: (version: Version) => boolean) {
-  const groups = groupBy(context.versions.filter(wanted), ({ itemId }) => itemId);
+  const groups = groupBy(troubledVersions(context).filter(wanted), ({ itemId }) => itemId);
+  if (groups.size === 0) return [];
   return context.timeline.items.flatMap(({ item, movement }) => {
     const versions = groups.get(item.id);
     return versions ? [{ item, movement, versions }] : [];

@@ -67,7 +67,9 @@ function relief(context: CheckContext, stretch: readonly TimedItem[], limitSecon
     movement.prepares.includes('wrists') &&
     !movement.hazards.includes('weight-on-hands') &&
     !movement.loads.some(({ region }) => region === 'wrists');
-  const easing = suitableMovement(context, (movement) => (helps(movement) ? movement.effort : movement.kind === 'break' ? 20 : null));
+  const easing = suitableMovement(context, ['mobiliser', 'dynamic-stretch', 'break'], (movement) =>
+    helps(movement) ? movement.effort : movement.kind === 'break' ? 20 : null,
+  );
   if (!over || over === stretch[0] || !easing) return null;
   const item = { ...mendItem(easing, context), dose: { kind: 'timed', seconds: wristLimits.reliefSeconds } as const };
   return [{ kind: 'insert', item, place: { at: 'before', item: over.item.id } }];

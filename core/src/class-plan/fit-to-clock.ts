@@ -40,7 +40,7 @@ export const fitSettings = {
   /** How many steps of trimming are looked at. */
   mostSteps: 4,
   /** Times closer than this count as the same while searching. */
-  bucketSeconds: 0.25,
+  bucketSeconds: 0.5,
 } as const;
 
 /** One edit that saves or uses time, to be taken singly or with the others. */
@@ -73,7 +73,7 @@ interface Option {
 /**
  * The least harmful way to end on time: trims doses, explains what the record says is known as such, and leaves items out –
  * never in the cool-down, never one side only, never a preparation that something later needs, never a talk or a drink. It is
- * exact for the cost of `fitSettings` up to a quarter of a second (dynamic programming over items, time and where the class
+ * exact for the cost of `fitSettings` up to half a second (dynamic programming over items, time and where the class
  * stands). With more than four minutes in hand, doses are raised instead.
  */
 export function fitToClock(plan: ClassPlan, library: Library, context: EvaluationContext): Fit {
@@ -181,7 +181,7 @@ interface Path {
   readonly seconds: Seconds;
   readonly cost: number;
   readonly before: Surroundings | null;
-  readonly taken: { readonly step: FitStep | null; readonly earlier: Path['taken'] } | null;
+  readonly taken: { readonly step: FitStep; readonly earlier: Path['taken'] } | null;
 }
 
 /** The cheapest choice of options that ends within the slot; null where none does. */
@@ -192,52 +192,58 @@ function cheapest(
   context: EvaluationContext,
   slot: Seconds,
 ): Omit<Fit, 'kind'> | null {
-  let open: readonly Path[] = [{ seconds: 0, cost: 0, before: null, taken: null }];
+  let open: ReadonlyMap<string, readonly Path[]> = new Map([['', [{ seconds: 0, cost: 0, before: null, taken: null }]]]);
   const meanAgeYears = meanAge(context.agesYears);
   for (const timed of items) {
     const options = optionsOf(timed, plan, bounds, context);
-    const best = new Map<string, Path>();
-    for (const path of open)
+    const reached = new Map<string, Path[]>();
+    for (const paths of open.values()) {
+      const [first] = paths;
+      if (!first) continue;
+      // paths that stand in the same place go on alike
       for (const option of options) {
-        const seconds = option.item ? lengthOf(option, timed, path.before, context, meanAgeYears) : 0;
-        const whole = path.seconds + seconds;
-        if (whole > slot + 0.5) continue;
-        const before = option.item ? surroundingsAfter(timed.movement, path.before) : path.before;
-        const next: Path = {
-          seconds: whole,
-          cost: path.cost + option.cost,
-          before,
-          taken: option.edit
-            ? { step: { item: timed.item.id, edit: option.edit, savesSeconds: timed.seconds - seconds }, earlier: path.taken }
-            : path.taken,
-        };
-        const key = `${before?.level ?? ''} ${before?.framing ?? ''} ${String(Math.floor(whole / fitSettings.bucketSeconds))}`;
-        const known = best.get(key);
-        if (!known || next.cost < known.cost - 1e-9 || (Math.abs(next.cost - known.cost) < 1e-9 && next.seconds < known.seconds))
-          best.set(key, next);
+        const seconds = lengthOf(option, timed, first.before, context, meanAgeYears);
+        const before = option.item ? surroundingsAfter(timed.movement, first.before) : first.before;
+        const step: FitStep | null = option.edit && { item: timed.item.id, edit: option.edit, savesSeconds: timed.seconds - seconds };
+        const place = placeOf(before);
+        const there = reached.get(place) ?? [];
+        reached.set(place, there);
+        for (const path of paths) {
+          const whole = path.seconds + seconds;
+          if (whole > slot + 0.5) continue;
+          there.push({ seconds: whole, cost: path.cost + option.cost, before, taken: step ? { step, earlier: path.taken } : path.taken });
+        }
       }
-    open = undominated([...best.values()]);
+    }
+    open = new Map([...reached].map(([place, paths]) => [place, undominated(paths)]));
   }
-  const [end] = [...open].sort((a, b) => a.cost - b.cost || b.seconds - a.seconds);
+  const [end] = [...open.values()].flat().sort((a, b) => a.cost - b.cost || b.seconds - a.seconds);
   if (!end) return null;
   const steps: FitStep[] = [];
-  for (let taken = end.taken; taken; taken = taken.earlier) if (taken.step) steps.unshift(taken.step);
+  for (let taken = end.taken; taken; taken = taken.earlier) steps.unshift(taken.step);
   return { steps, totalSeconds: end.seconds, cost: end.cost };
 }
 
-/** Of paths that end in the same place, those that no other beats in both time and cost. */
-function undominated(paths: readonly Path[]): readonly Path[] {
+const placeOf = (before: Surroundings | null): string =>
+  before ? `${before.level ?? ''} ${before.framing ?? ''} ${String(before.fetched.size)}` : '';
+
+/** Of paths that end in the same place, those that no other beats in both time and cost; of those close together the cheapest. */
+function undominated(paths: Path[]): readonly Path[] {
+  paths.sort((a, b) => a.seconds - b.seconds || a.cost - b.cost);
   const kept: Path[] = [];
-  const cheapestSoFar = new Map<string, number>();
-  for (const path of paths.toSorted((a, b) => a.seconds - b.seconds || a.cost - b.cost)) {
-    const place = `${path.before?.level ?? ''} ${path.before?.framing ?? ''} ${String(path.before?.fetched.size ?? 0)}`;
-    const least = cheapestSoFar.get(place);
-    if (least !== undefined && path.cost >= least - 1e-9) continue;
-    cheapestSoFar.set(place, path.cost);
+  for (const path of paths) {
+    const last = kept.at(-1);
+    if (last && path.cost >= last.cost - 1e-9) continue;
+    // nothing shorter is cheaper: the longer of two close ones costs less and may be kept only where it still fits
+    const isClose = last !== undefined && kept.length > mostPaths && path.seconds - last.seconds < fitSettings.bucketSeconds;
+    if (isClose) kept.pop();
     kept.push(path);
   }
   return kept;
 }
+
+/** So many paths are all kept; beyond, those closer than a bucket are one. */
+const mostPaths = 400;
 
 function lengthOf(
   { item, familiarity }: Option,

@@ -46,6 +46,17 @@ const rankOf = (mark: Mark): number => marks.indexOf(mark);
 
 /** A grade earned says that everything its requirements and those of the grades below ask was shown. */
 export function abilityOf(child: ChildInClass, ladder: Syllabus | null): Ability {
+  const kept = abilities.get(child);
+  if (kept?.ladder === ladder) return kept.ability;
+  const ability = abilityAnew(child, ladder);
+  abilities.set(child, { ladder, ability });
+  return ability;
+}
+
+/** A plan is reckoned anew after every key; its children stay the same ones. */
+const abilities = new WeakMap<ChildInClass, { readonly ladder: Syllabus | null; readonly ability: Ability }>();
+
+function abilityAnew(child: ChildInClass, ladder: Syllabus | null): Ability {
   const grades = ladder?.grades ?? [];
   const rung = grades.findLastIndex(({ slug }) => child.earned.includes(slug)) + 1;
   const known = new Map<MovementSlug, { readonly stage: number | null; readonly mark: Mark }[]>();

@@ -1,4 +1,5 @@
 import type { Item } from '../class-plan/class-plan.js';
+import { movementsOfKind } from '../movement/by-kind.js';
 import type { Library } from '../movement/library.js';
 import type { MovementKind } from '../movement/kind.js';
 import type { Region } from '../movement/region.js';
@@ -53,28 +54,55 @@ const furthestRelative = 4;
  */
 export function versionsOf(items: readonly TimedItem[], library: Library, context: VersionContext): readonly Version[] {
   const abilities = context.children.map((child) => abilityOf(child, context.ladder));
-  return items.flatMap(({ item, movement }) => abilities.map((ability) => versionOf(item, movement, ability, library, context)));
+  const standIns = new Map<MovementSlug, readonly Movement[]>();
+  /** The same for all children, and asked only where somebody needs it. */
+  const standInsOf = (movement: Movement): readonly Movement[] => {
+    const known = standIns.get(movement.slug) ?? sameUse(movement, library);
+    standIns.set(movement.slug, known);
+    return known;
+  };
+  const search: Search = { ...context, library, standInsOf };
+  return items.flatMap(({ item, movement }) => abilities.map((ability) => versionOf(item, movement, ability, search)));
 }
 
-function versionOf(item: Item, movement: Movement, ability: Ability, library: Library, context: VersionContext): Version {
+interface Search extends VersionContext {
+  readonly library: Library;
+  readonly standInsOf: (movement: Movement) => readonly Movement[];
+}
+
+function versionOf(item: Item, movement: Movement, ability: Ability, context: Search): Version {
   const { child } = ability;
-  const of = { itemId: item.id, childId: child.id };
   const byHand = item.tierByHand?.[child.id];
   if (byHand !== undefined) {
     const equipment = movement.tiers[byHand]?.equipment;
-    const lacks = child.home ? lacking(movement, equipment, child.home, context.startsAt) : [];
-    return { ...of, tier: byHand, movement: movement.slug, isByHand: true, bar: null, lacks };
+    const lacks = child.home ? lacking(movement, equipment, child.home, context.startsAt) : nothing;
+    return { itemId: item.id, childId: child.id, tier: byHand, movement: movement.slug, isByHand: true, bar: null, lacks };
   }
+  const reckoned = (tier: Version['tier'], slug: MovementSlug, bar: Bar | null): Version => ({
+    itemId: item.id,
+    childId: child.id,
+    tier,
+    movement: slug,
+    isByHand: false,
+    bar,
+    lacks: nothing,
+  });
   let bar: Bar | null = null;
-  for (const tier of tierNames.toReversed()) {
+  for (const tier of hardestFirst) {
     if (!item.tiers.includes(tier)) continue;
     const found = barOf(movement, tier, ability, context);
-    if (!found) return { ...of, tier, movement: movement.slug, isByHand: false, bar, lacks: [] };
+    if (!found) return reckoned(tier, movement.slug, bar);
     bar = found;
   }
-  const relative = easierRelative(movement, ability, library, context) ?? sameUse(movement, ability, library, context);
-  return { ...of, tier: relative ? 'instead' : null, movement: relative?.slug ?? movement.slug, isByHand: false, bar, lacks: [] };
+  const relative =
+    easierRelative(movement, ability, context.library, context) ??
+    context.standInsOf(movement).find((one) => barOf(one, 'core', ability, context) === null);
+  return reckoned(relative ? 'instead' : null, relative?.slug ?? movement.slug, bar);
 }
+
+const hardestFirst = tierNames.toReversed();
+const nothing: readonly HomeNeed[] = [];
+const noPrerequisites: Movement['prerequisites'] = [];
 
 /** What keeps a child from a version of a movement; null where nothing does. */
 function barOf(movement: Movement, tier: TierName, ability: Ability, { ladder, startsAt }: VersionContext): Bar | null {
@@ -82,8 +110,9 @@ function barOf(movement: Movement, tier: TierName, ability: Ability, { ladder, s
   const said = movement.tiers[tier];
   if (child.ageYears < movement.leastAge) return { kind: 'age', leastAge: movement.leastAge };
   if (said?.fromGrade && rungOf(said.fromGrade, ladder) > ability.rung) return { kind: 'grade', grade: said.fromGrade };
-  const wanted = [...(said?.prerequisites ?? []), ...(tier === 'easier' ? [] : movement.prerequisites)];
-  const open = wanted.find((one) => !ability.reaches(one));
+  const open =
+    (said?.prerequisites ?? noPrerequisites).find((one) => !ability.reaches(one)) ??
+    (tier === 'easier' ? noPrerequisites : movement.prerequisites).find((one) => !ability.reaches(one));
   if (open) return { kind: 'prerequisite', movement: open.movement };
   const [need] = child.home ? lacking(movement, said?.equipment, child.home, startsAt) : [];
   return need === undefined ? null : { kind: 'home', need };
@@ -110,21 +139,23 @@ function easierRelative(movement: Movement, ability: Ability, library: Library, 
 /** What stands in for a stretch, a warm-up or a game need not be a step towards it; for a skill it has to be. */
 const learnt: ReadonlySet<MovementKind> = new Set(['skill', 'drill', 'combination']);
 
-/** Another movement of the same kind and use, no harder than it, that the child can do: it readies, stretches or loads the same. */
-function sameUse(movement: Movement, ability: Ability, library: Library, context: VersionContext): Movement | null {
-  if (learnt.has(movement.kind)) return null;
+/** Other movements of the same kind and use, no harder than it: they ready, stretch or load the same; the nearest first. */
+function sameUse(movement: Movement, library: Library): readonly Movement[] {
+  if (learnt.has(movement.kind)) return [];
   const wanted = useOf(movement);
-  let best: { readonly movement: Movement; readonly shared: number } | null = null;
-  for (const one of library.values()) {
-    if (one.kind !== movement.kind || one.slug === movement.slug || one.effort > movement.effort) continue;
-    if (!one.sections.some((section) => movement.sections.includes(section))) continue;
-    if (one.programmes.length > 0 && !one.programmes.some((programme) => movement.programmes.includes(programme))) continue;
-    const shared = [...useOf(one)].filter((region) => wanted.has(region)).length;
-    if (wanted.size > 0 && shared === 0) continue;
-    if (best && shared <= best.shared) continue;
-    if (barOf(one, 'core', ability, context) === null) best = { movement: one, shared };
-  }
-  return best?.movement ?? null;
+  const shared = (one: Movement): number => [...useOf(one)].filter((region) => wanted.has(region)).length;
+  return movementsOfKind(library, movement.kind)
+    .filter(
+      (one) =>
+        one.slug !== movement.slug &&
+        one.effort <= movement.effort &&
+        one.sections.some((section) => movement.sections.includes(section)) &&
+        (one.programmes.length === 0 || one.programmes.some((programme) => movement.programmes.includes(programme))),
+    )
+    .map((one) => ({ one, shared: shared(one) }))
+    .filter((found) => wanted.size === 0 || found.shared > 0)
+    .sort((a, b) => b.shared - a.shared)
+    .map(({ one }) => one);
 }
 
 const useOf = ({ prepares, lengthens, loads }: Movement): ReadonlySet<Region> =>

@@ -14,8 +14,6 @@ export function makeDraftStore(syllabus: SyllabusResponse) {
   );
 }
 
-export type DraftStore = ReturnType<typeof makeDraftStore>;
-
 /** The ladder as one changes it, by slugs. */
 export function ladderOf({ grades }: SyllabusResponse): LadderVersion {
   return {

@@ -20,7 +20,8 @@ interface RungProps {
   readonly onChoose: (itemId: string) => void;
 }
 
-const countOf = (counts: VersionCounts): number => Object.values(counts).reduce((sum: number, one: number) => sum + one, 0);
+/** Everybody does the version of the day: not worth a word. */
+const isAllCore = ({ easier, harder, instead, none }: VersionCounts): boolean => easier + harder + instead + none === 0;
 
 /** One item of the running order: as tall as it is long, dragged or chosen. */
 export function RungLine({ timed, ruler, startsAt, isChosen, isFocus, worst, counts, onChoose }: RungProps) {
@@ -35,7 +36,7 @@ export function RungLine({ timed, ruler, startsAt, isChosen, isFocus, worst, cou
   if (!rung) return null;
   const shift = transform ? `translateY(${String(transform.y)}px)` : undefined;
   const sides = sidesText(item.sides);
-  const versionsText = counts && counts.core === countOf(counts) ? '' : countsText(counts);
+  const versionsText = counts && !isAllCore(counts) ? countsText(counts) : '';
   return (
     <Box
       component="li"
