@@ -1,4 +1,4 @@
-import type { AgeBand, ClassPlan, Exposure, KnownMark, MovementKind } from '@leiter/core';
+import type { AgeBand, ClassPlan, Exposure, KnownMark, MovementKind, TeachingRoom } from '@leiter/core';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsIn, IsNumber, IsObject, IsUUID, Matches, Max, Min, ValidateNested } from 'class-validator';
 import { DayField } from './day-field.js';
@@ -110,6 +110,8 @@ export interface ClassPageResponse {
   readonly exposures: readonly (Exposure & { readonly movement: string })[];
   readonly paces: readonly { readonly kind: MovementKind; readonly factor: number; readonly items: number }[];
   readonly observations: readonly ObservationResponse[];
+  /** Where its instructor teaches; null as long as nobody said. */
+  readonly room: TeachingRoom | null;
   /** The newest ladder of the programme; null where it has none. */
   readonly syllabus: SyllabusResponse | null;
 }

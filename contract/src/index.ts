@@ -1,4 +1,12 @@
-export { SignInRequest, roles, type PersonResponse, type Role, type SessionResponse, type WelcomeResponse } from './session.js';
+export {
+  SaveRoomRequest,
+  SignInRequest,
+  roles,
+  type PersonResponse,
+  type Role,
+  type SessionResponse,
+  type WelcomeResponse,
+} from './session.js';
 export { AddPersonRequest, MakeClubRequest } from './club.js';
 export { Household, QuietHours, adultPlaces, type AdultPlace } from './household.js';
 export {

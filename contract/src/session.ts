@@ -1,4 +1,6 @@
-import { IsString, MaxLength, MinLength } from 'class-validator';
+import type { TeachingRoom } from '@leiter/core';
+import { Type } from 'class-transformer';
+import { IsNumber, IsObject, IsString, Max, MaxLength, Min, MinLength, ValidateIf, ValidateNested } from 'class-validator';
 
 export const roles = ['owner', 'instructor', 'assistant'] as const;
 export type Role = (typeof roles)[number];
@@ -15,10 +17,48 @@ export class SignInRequest {
   password!: string;
 }
 
+/** A length in metres. */
+function Metres({ least, most }: { readonly least: number; readonly most: number }): PropertyDecorator {
+  const message = `Between ${String(least)} and ${String(most)} metres.`;
+  return (target, key) => {
+    for (const rule of [IsNumber({}, { message }), Min(least, { message }), Max(most, { message })]) rule(target, key);
+  };
+}
+
+export class TeachingRoomBody {
+  @Metres({ least: 1, most: 30 })
+  clearLengthM!: number;
+
+  @Metres({ least: 1, most: 30 })
+  clearWidthM!: number;
+
+  @Metres({ least: 0.5, most: 15 })
+  cameraDistanceM!: number;
+
+  @Metres({ least: 0, most: 3 })
+  cameraHeightM!: number;
+
+  @IsNumber({}, { message: 'Degrees as a number.' })
+  @Min(30, { message: 'At least 30 degrees.' })
+  @Max(150, { message: 'At most 150 degrees.' })
+  viewAngleDegrees!: number;
+}
+
+/** Where the one who is signed in teaches; null to say nothing of it any more. */
+export class SaveRoomRequest {
+  @ValidateIf((_object: object, value: unknown) => value !== null)
+  @IsObject({ message: 'A room, or null.' })
+  @ValidateNested()
+  @Type(() => TeachingRoomBody)
+  room!: TeachingRoomBody | null;
+}
+
 /** Who is signed in. */
 export interface SessionResponse {
   readonly person: PersonResponse;
   readonly club: { readonly name: string; readonly isDemo: boolean; readonly timeZone: string };
+  /** Where the person teaches; null as long as nobody said. */
+  readonly room: TeachingRoom | null;
   /** The day it is for the club. */
   readonly today: string;
 }

@@ -241,3 +241,25 @@ test('The next class is the last one, one step further; and it goes on paper and
   const file = await page.getByRole('menuitem', { name: 'As a plan file' }).getAttribute('href');
   expect(await (await page.request.get(new URL(file ?? '', page.url()).href)).json()).toMatchObject({ format: 'leiter-plan/1' });
 });
+
+test('A restless order is made calmer in one step, and one key takes it back', async ({ page, leiter }) => {
+  await signIn(page, leiter, 'gymnastics');
+  await startPlan(page, leiter, 'gymnastics');
+  await page
+    .getByRole('button', { name: /Arm circles/ })
+    .first()
+    .click();
+  for (const name of ['cat and cow', 'hip circles', 'shell rest']) {
+    await page.keyboard.press('/');
+    await page.keyboard.type(name);
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('Escape');
+  }
+  const before = await names(page);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Calmer order' }).click();
+  await expect(page.getByText(/Standing ↔ floor \d+ → \d+, camera/)).toBeVisible();
+  expect(await names(page)).not.toEqual(before);
+  await page.keyboard.press('Control+z');
+  await expect.poll(() => names(page)).toEqual(before);
+});

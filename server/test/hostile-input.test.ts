@@ -96,6 +96,11 @@ const writes: Readonly<Record<string, Write>> = {
     path: () => '/api/club',
     body: () => ({ clubName: 'X', ownerName: 'Y', email: 'a@b.example', password: 'long enough it is', timeZone: 'UTC' }),
   },
+  'say where one teaches': {
+    method: 'put',
+    path: () => '/api/session/room',
+    body: () => ({ room: { clearLengthM: 3, clearWidthM: 3, cameraDistanceM: 3, cameraHeightM: 1, viewAngleDegrees: 70 } }),
+  },
   'add a person': {
     method: 'post',
     path: () => '/api/people',

@@ -44,6 +44,7 @@ const routes: Readonly<Record<string, 'no ids' | 'public' | readonly Foreign[]>>
   'POST /api/session': 'public',
   'GET /api/session': 'no ids',
   'DELETE /api/session': 'public',
+  'PUT /api/session/room': 'no ids',
   'GET /api/people': 'no ids',
   'POST /api/people': 'no ids',
   'GET /api/library': 'no ids',

@@ -115,3 +115,23 @@ describe('the first visitor of an empty Leiter', () => {
     await empty.close();
   });
 });
+
+describe('where one teaches', () => {
+  it('is kept for the person, and its classes are looked at with it', async () => {
+    const tomasz = await club.as('gymnastics');
+    expect((await tomasz.get('/api/session').expect(200)).body.room).toBeNull();
+    const room = { clearLengthM: 3, clearWidthM: 2.5, cameraDistanceM: 3, cameraHeightM: 0.9, viewAngleDegrees: 70 };
+    expect((await tomasz.put('/api/session/room').send({ room }).expect(200)).body.room).toEqual(room);
+    const me = (await tomasz.get('/api/session').expect(200)).body.person.id;
+    const coming = (await tomasz.get('/api/coming-classes').expect(200)).body;
+    const own = coming.find((one: { group: { instructorId: string } }) => one.group.instructorId === me);
+    const others = coming.find((one: { group: { instructorId: string } }) => one.group.instructorId !== me);
+    expect((await tomasz.get(`/api/classes/${own.class.id}`).expect(200)).body.room).toEqual(room);
+    expect((await tomasz.get(`/api/classes/${others.class.id}`).expect(200)).body.room).toBeNull();
+    await tomasz
+      .put('/api/session/room')
+      .send({ room: { ...room, viewAngleDegrees: 3 } })
+      .expect(400);
+    expect((await tomasz.put('/api/session/room').send({ room: null }).expect(200)).body.room).toBeNull();
+  });
+});

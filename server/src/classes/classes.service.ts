@@ -21,6 +21,7 @@ import {
   type ClassPlan,
   type ItemRun,
   type KnownMark,
+  type TeachingRoom,
 } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
@@ -113,6 +114,7 @@ export class ClassesService {
       exposures: [...exposures].map(([movement, exposure]) => ({ movement, ...exposure })),
       paces: await this.paces(clubId, session.instructorId),
       observations: observations.map(observationOf),
+      room: await this.roomOf(session.instructorId),
       syllabus: await this.syllabuses.ladderOf(clubId, session.programme),
     };
   }
@@ -241,6 +243,11 @@ export class ClassesService {
         known.map(({ realSeconds }) => realSeconds),
       ],
     );
+  }
+
+  private async roomOf(instructorId: string | null): Promise<TeachingRoom | null> {
+    const [found] = await rows<{ room: TeachingRoom | null }>(this.source, 'SELECT room FROM person WHERE id = $1', [instructorId]);
+    return found?.room ?? null;
   }
 
   private async taughtBefore(

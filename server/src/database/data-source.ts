@@ -17,6 +17,7 @@ import { ProgrammeEntity } from '../syllabus/programme.entity.js';
 import { RequirementEntity } from '../syllabus/requirement.entity.js';
 import { SyllabusEntity } from '../syllabus/syllabus.entity.js';
 import { LadderVersions1764200000000 } from './migrations/1764200000000-ladder-versions.js';
+import { TeachingRoom1764300000000 } from './migrations/1764300000000-teaching-room.js';
 import { OwnMovements1764100000000 } from './migrations/1764100000000-own-movements.js';
 import { FirstSlice1764000000000 } from './migrations/1764000000000-first-slice.js';
 
@@ -46,7 +47,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       RequirementEntity,
       SyllabusEntity,
     ],
-    migrations: [FirstSlice1764000000000, OwnMovements1764100000000, LadderVersions1764200000000],
+    migrations: [FirstSlice1764000000000, OwnMovements1764100000000, LadderVersions1764200000000, TeachingRoom1764300000000],
     migrationsRun: true,
     synchronize: false,
     installExtensions: false,

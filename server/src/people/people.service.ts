@@ -1,5 +1,5 @@
 import type { AddPersonRequest, PersonResponse } from '@leiter/contract';
-import { accepted, refused, type Result } from '@leiter/core';
+import { accepted, refused, type Result, type TeachingRoom } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { hash, verify } from '@node-rs/argon2';
@@ -30,6 +30,11 @@ export class PeopleService {
 
   find(id: string): Promise<PersonEntity | null> {
     return this.people.findOneBy({ id });
+  }
+
+  async saveRoom(id: string, room: TeachingRoom | null): Promise<PersonEntity> {
+    const person = await this.people.findOneByOrFail({ id });
+    return this.people.save(Object.assign(person, { room }));
   }
 
   /** @returns the person, or null alike for an unknown address and a wrong password. */

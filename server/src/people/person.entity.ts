@@ -1,3 +1,4 @@
+import type { TeachingRoom } from '@leiter/core';
 import type { Role } from '@leiter/contract';
 import { Column, Entity, PrimaryGeneratedColumn } from 'typeorm';
 
@@ -20,4 +21,8 @@ export class PersonEntity {
 
   @Column('text', { name: 'password_hash' })
   passwordHash!: string;
+
+  /** Where the person teaches; null as long as nobody said. */
+  @Column('jsonb', { nullable: true })
+  room!: TeachingRoom | null;
 }

@@ -1,5 +1,5 @@
-import { SignInRequest, type PersonResponse, type SessionResponse } from '@leiter/contract';
-import { Body, Controller, Delete, Get, HttpCode, Post, Req, UseGuards } from '@nestjs/common';
+import { SaveRoomRequest, SignInRequest, type PersonResponse, type SessionResponse } from '@leiter/contract';
+import { Body, Controller, Delete, Get, HttpCode, Post, Put, Req, UseGuards } from '@nestjs/common';
 import { Throttle } from '@nestjs/throttler';
 import type { Request } from 'express';
 import { ClubService } from '../club/club.service.js';
@@ -35,6 +35,12 @@ export class SessionController {
     return this.session(person);
   }
 
+  /** Notes where the person who is signed in teaches: plans of its classes are looked at with it. */
+  @Put('room')
+  async saveRoom(@AskedBy() asker: Asker, @Body() body: SaveRoomRequest): Promise<SessionResponse> {
+    return this.session(await this.people.saveRoom(asker.id, body.room));
+  }
+
   @Public()
   @Delete()
   @HttpCode(204)
@@ -50,7 +56,12 @@ export class SessionController {
   private async session(person: PersonEntity): Promise<SessionResponse> {
     const club = await this.clubs.find(person.clubId);
     const answer: { person: PersonResponse } = { person: personResponse(person) };
-    return { ...answer, club: { name: club.name, isDemo: club.isDemo, timeZone: club.timeZone }, today: this.clubs.todayIn(club) };
+    return {
+      ...answer,
+      club: { name: club.name, isDemo: club.isDemo, timeZone: club.timeZone },
+      room: person.room,
+      today: this.clubs.todayIn(club),
+    };
   }
 }
 

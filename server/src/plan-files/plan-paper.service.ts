@@ -76,7 +76,7 @@ export class PlanPaperService {
       children,
       ladder: page.syllabus,
       startsAt: page.class.startsAt,
-      room: null,
+      room: page.room,
     });
     const document = {
       pageSize: 'A4',

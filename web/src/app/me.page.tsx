@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import { Loaded, Page, Panel } from '../shared/page';
+import { TeachingRoomForm } from './teaching-room-form';
 import { useSession, useSignOut } from './session.queries';
 
 /** The person who is signed in. */
@@ -27,6 +28,7 @@ export function MePage() {
               >
                 Sign out
               </Button>
+              {signedIn && signedIn.person.role !== 'assistant' && <TeachingRoomForm room={signedIn.room} />}
             </>
           )}
         </Loaded>

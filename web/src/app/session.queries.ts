@@ -1,4 +1,5 @@
 import type { MakeClubRequest, SessionResponse, SignInRequest, WelcomeResponse } from '@leiter/contract';
+import type { TeachingRoom } from '@leiter/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { api, ApiError } from '../shared/api';
 import { queryClient } from '../shared/query-client';
@@ -28,6 +29,17 @@ export function useSignIn() {
     mutationFn: (request: SignInRequest) => api<SessionResponse>('POST', 'session', request),
     onSuccess: (session) => {
       noteSession(session);
+    },
+  });
+}
+
+/** Notes where one teaches; plans are looked at with it from now on. */
+export function useSaveRoom() {
+  return useMutation({
+    mutationFn: (room: TeachingRoom | null) => api<SessionResponse>('PUT', 'session/room', { room }),
+    onSuccess: (session) => {
+      queryClient.setQueryData(['session'], session);
+      void queryClient.invalidateQueries({ queryKey: ['class'] });
     },
   });
 }

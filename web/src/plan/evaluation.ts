@@ -15,7 +15,7 @@ export function contextOf(page: ClassPageResponse): EvaluationContext {
     children: coming,
     ladder: page.syllabus,
     startsAt: page.class.startsAt,
-    room: null,
+    room: page.room,
   };
 }
 

@@ -1,7 +1,19 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ClassPageResponse, MovementResponse } from '@leiter/contract';
-import { ageBandOf, findItem, itemOf, meanAge, type ClassPlan, type Library, type Movement, type Place, type PlanEdit } from '@leiter/core';
+import {
+  calmerOrder,
+  type CalmerOrder,
+  ageBandOf,
+  findItem,
+  itemOf,
+  meanAge,
+  type ClassPlan,
+  type Library,
+  type Movement,
+  type Place,
+  type PlanEdit,
+} from '@leiter/core';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useStore } from 'zustand';
@@ -79,6 +91,7 @@ function Editor({ page, movements, library, initial }: EditorProps) {
   const [section, setSection] = useState<string | null>(null);
   const { state, settle } = useAutosave(page.class.id, plan, page.stored);
   const [open, setOpen] = useState<'fit' | 'who' | null>(null);
+  const [calmed, setCalmed] = useState<string | null>(null);
   const close = (): void => {
     setOpen(null);
   };
@@ -179,6 +192,12 @@ function Editor({ page, movements, library, initial }: EditorProps) {
             onFit={() => {
               setOpen('fit');
             }}
+            calmed={calmed}
+            onCalm={() => {
+              const calmer = calmerOrder(plan, library, contextOf(page));
+              if (calmer.edits.length > 0) change(calmer.edits);
+              setCalmed(calmedWords(calmer));
+            }}
             onWho={() => {
               setOpen('who');
             }}
@@ -201,6 +220,11 @@ function Editor({ page, movements, library, initial }: EditorProps) {
       )}
     </Page>
   );
+}
+
+function calmedWords({ edits, before, after }: CalmerOrder): string {
+  if (edits.length === 0) return 'It is as calm as it can be without breaking a preparation.';
+  return `Standing ↔ floor ${String(before.levelChanges)} → ${String(after.levelChanges)}, camera ${String(before.reframings)} → ${String(after.reframings)}. Ctrl Z takes it back.`;
 }
 
 /** What is added goes after the item chosen, to the section chosen, or to the first section that it fits. */

@@ -24,6 +24,7 @@ export function aClassPage(said: Partial<ClassPageResponse> = {}): ClassPageResp
     exposures: [],
     paces: [],
     observations: [],
+    room: null,
     syllabus: null,
     ...said,
   };

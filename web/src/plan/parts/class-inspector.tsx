@@ -13,11 +13,14 @@ interface Props {
   readonly evaluation: Evaluation;
   readonly library: Library;
   readonly onFit: () => void;
+  readonly onCalm: () => void;
+  /** What the last “Calmer order” did; null before. */
+  readonly calmed: string | null;
   readonly onWho: () => void;
 }
 
 /** The class as a whole: its focus, its figures of time, who is coming. */
-export function ClassInspector({ page, plan, evaluation, library, onFit, onWho }: Props) {
+export function ClassInspector({ page, plan, evaluation, library, onFit, onCalm, calmed, onWho }: Props) {
   const { timeline } = evaluation;
   const away = page.children.filter(({ attendance }) => attendance === 'absent');
   return (
@@ -29,7 +32,15 @@ export function ClassInspector({ page, plan, evaluation, library, onFit, onWho }
         <Button variant="outlined" size="small" onClick={onWho}>
           Who does what
         </Button>
+        <Button variant="outlined" size="small" onClick={onCalm}>
+          Calmer order
+        </Button>
       </Box>
+      {calmed !== null && (
+        <Typography variant="body2" role="status" sx={{ mb: 1.5 }}>
+          {calmed}
+        </Typography>
+      )}
       <Typography variant="h2" sx={{ mb: 0.5 }}>
         The class in figures
       </Typography>
