@@ -38,6 +38,7 @@ export {
 export { SpreadsheetRequest, type ChildrenImportResponse } from './spreadsheet.js';
 export { LibraryFile, ChangeMovementRequest, SaveMovementRequest, type LibraryImportResponse, type MovementResponse } from './library.js';
 export { PlanDocument, SavePlanRequest } from './class-plan.js';
+export { SaveTemplateRequest, type TemplateResponse } from './plan-template.js';
 export {
   ImportPlanRequest,
   PlanFile,

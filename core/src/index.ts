@@ -59,7 +59,7 @@ export {
 } from './class-plan/class-plan.js';
 export { applyEdit, applyEdits, isSameFinding, stepItem, type EditRefusal, type Place, type PlanEdit } from './class-plan/edit.js';
 export { itemOf, sidesToChoose } from './class-plan/new-item.js';
-export { planFromTemplate, templatesFor, type PlanTemplate } from './class-plan/template.js';
+export { planFromTemplate, templateOf, templatesFor, type PlanTemplate } from './class-plan/template.js';
 export { calmerOrder, type CalmerOrder } from './class-plan/calmer-order.js';
 export { copyOf, stepFurther, type StepFurther } from './class-plan/step-further.js';
 export { fitToClock, type Fit, type FitStep } from './class-plan/fit-to-clock.js';

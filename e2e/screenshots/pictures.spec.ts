@@ -33,6 +33,10 @@ test('The main views of the demo club', async ({ page, leiter }) => {
   await expect(items.first()).toBeVisible();
   await expect(page.getByText('saved', { exact: true })).toBeVisible();
   await shoot(page, 'plan');
+  await page.getByRole('button', { name: 'Who does what' }).click();
+  await page.getByRole('dialog').locator('td button', { hasText: 'instead' }).first().click();
+  await shoot(page, 'who-does-what');
+  await page.getByRole('button', { name: 'Close' }).click();
   // what a hurried evening leaves behind: a split on one side, straight after the talk
   await items.nth(2).click();
   await page.keyboard.press('/');
@@ -71,6 +75,10 @@ test('The main views of the demo club', async ({ page, leiter }) => {
   await shoot(page, 'child');
   await open(page, leiter, '/syllabus');
   await shoot(page, 'syllabus');
+  await page.getByRole('button', { name: 'Change', exact: true }).click();
+  await expect(page.getByRole('list', { name: 'Grades, highest first' })).toBeVisible();
+  await shoot(page, 'syllabus-change');
+  await page.getByRole('button', { name: 'Leave it' }).click();
   await open(page, leiter, '/library');
   await shoot(page, 'library');
   await page.getByRole('button', { name: 'Figures' }).click();
@@ -79,5 +87,6 @@ test('The main views of the demo club', async ({ page, leiter }) => {
     await shoot(page, `figures-${programme.toLowerCase().replace(' ', '-')}`);
   }
   await open(page, leiter, '/library/cartwheel');
+  await expect(page.getByRole('region', { name: 'The way' }).getByRole('link').first()).toBeAttached();
   await shoot(page, 'movement');
 });

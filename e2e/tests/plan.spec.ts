@@ -184,7 +184,7 @@ test('What a child does is set by hand, with the reason beside it, and each fami
   const instead = dialog.locator('td button', { hasText: 'instead' }).first();
   await instead.click();
   await expect(dialog.getByRole('status')).toContainText(/instead .+: /);
-  await dialog.getByRole('button', { name: 'easier', exact: true }).click();
+  await dialog.getByRole('status').getByRole('button', { name: 'easier', exact: true }).click();
   await expect(dialog.getByRole('status')).toContainText('easier: set by hand');
   await dialog.getByRole('button', { name: 'For the parents' }).click();
   await expect(
@@ -262,4 +262,18 @@ test('A restless order is made calmer in one step, and one key takes it back', a
   expect(await names(page)).not.toEqual(before);
   await page.keyboard.press('Control+z');
   await expect.poll(() => names(page)).toEqual(before);
+});
+
+test('A plan is kept as a template, and another class starts from it', async ({ page, leiter }) => {
+  await signIn(page, leiter, 'dance');
+  await startPlan(page, leiter, 'dance');
+  const kept = await items(page).count();
+  await page.getByRole('button', { name: 'Keep as a template' }).click();
+  await page.getByRole('dialog').getByLabel('Name').fill('Windy day');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('“Windy day” is kept')).toBeVisible();
+  const other = await freshClass(page, 'dance');
+  await page.goto(`${leiter.url}/classes/${other}/plan`);
+  await page.getByRole('button', { name: 'Start from Windy day' }).click();
+  await expect(items(page)).toHaveCount(kept);
 });

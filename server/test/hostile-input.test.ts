@@ -160,6 +160,17 @@ const writes: Readonly<Record<string, Write>> = {
       },
     }),
   },
+  'keep a template': {
+    method: 'post',
+    path: () => '/api/plan-templates',
+    body: () => ({
+      name: randomUUID().slice(0, 8),
+      programme: 'dance',
+      lengthMinutes: 45,
+      ageBand: '7-9',
+      plan: { sections: [{ id: 's', kind: 'drills', items: [item] }], focus: ['drink-break'] },
+    }),
+  },
   'judge a plan': {
     method: 'post',
     path: () => '/api/class-plans/preview',

@@ -134,3 +134,64 @@ describe('templates', () => {
         expect(templates.filter((one) => one.programme === programme && one.lengthMinutes === length)).not.toHaveLength(0);
   });
 });
+
+describe('a template of the club', () => {
+  const template = (more: object = {}) => ({
+    name: 'Windy day',
+    programme: 'gymnastics',
+    lengthMinutes: 45,
+    ageBand: '7-9',
+    plan: {
+      sections: [
+        {
+          id: 's',
+          kind: 'skill',
+          items: [
+            {
+              id: 'a',
+              movement: 'lever',
+              dose: { kind: 'timed', seconds: 90 },
+              sides: 'both',
+              tiers: ['core'],
+              note: 'x',
+              tierByHand: { kid: 'core' },
+            },
+          ],
+        },
+        { id: 't', kind: 'strength', items: [] },
+      ],
+      focus: ['lever'],
+    },
+    ...more,
+  });
+
+  it('is kept without anything of the children, offered beside those that ship, and put away again', async () => {
+    const owner = await club.as('owner');
+    const shipped = (await owner.get('/api/plan-templates').expect(200)).body.length;
+    const kept = (await owner.post('/api/plan-templates').send(template()).expect(201)).body;
+    expect(kept.sections).toEqual([{ kind: 'skill', items: [{ movement: 'lever', dose: { kind: 'timed', seconds: 90 } }] }]);
+    expect(
+      (
+        await owner
+          .post('/api/plan-templates')
+          .send(template({ name: 'windy DAY' }))
+          .expect(422)
+      ).body.errors[0].field,
+    ).toBe('name');
+    const listed = (await owner.get('/api/plan-templates').expect(200)).body;
+    expect(listed).toHaveLength(shipped + 1);
+    expect(listed[0]).toEqual(kept);
+    await owner.delete(`/api/plan-templates/${kept.ownId}`).expect(204);
+    await owner.delete(`/api/plan-templates/${kept.ownId}`).expect(404);
+    expect((await owner.get('/api/plan-templates').expect(200)).body).toHaveLength(shipped);
+  });
+
+  it('is refused where it names what the library does not have, and to an assistant', async () => {
+    const owner = await club.as('owner');
+    await owner
+      .post('/api/plan-templates')
+      .send(template({ plan: { sections: [], focus: ['moon-walk'] } }))
+      .expect(422);
+    await (await club.as('assistant')).post('/api/plan-templates').send(template()).expect(403);
+  });
+});

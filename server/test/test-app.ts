@@ -87,7 +87,17 @@ export async function otherClub(
 ): Promise<
   Readonly<
     Record<
-      'club' | 'person' | 'group' | 'child' | 'class' | 'observation' | 'grade' | 'import' | 'syllabusImport' | 'childrenImport',
+      | 'club'
+      | 'person'
+      | 'group'
+      | 'child'
+      | 'class'
+      | 'observation'
+      | 'grade'
+      | 'import'
+      | 'syllabusImport'
+      | 'childrenImport'
+      | 'template',
       string
     >
   >
@@ -144,5 +154,6 @@ export async function otherClub(
   ]);
   const syllabusImport = await one(`INSERT INTO syllabus_import (club_id, before) VALUES ($1, '[]') RETURNING id`, [club]);
   const childrenImport = await one(`INSERT INTO children_import (club_id, before) VALUES ($1, '[]') RETURNING id`, [club]);
-  return { club, person, group, child, class: session, observation, grade, import: imported, syllabusImport, childrenImport };
+  const template = await one(`INSERT INTO plan_template (club_id, name, document) VALUES ($1, 'Other', '{}') RETURNING id`, [club]);
+  return { club, template, person, group, child, class: session, observation, grade, import: imported, syllabusImport, childrenImport };
 }

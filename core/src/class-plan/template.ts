@@ -47,11 +47,22 @@ export function planFromTemplate(
 }
 
 /** @returns the templates that fit a group, the nearest first: its programme, then its length, then its age. */
-export function templatesFor(
-  templates: readonly PlanTemplate[],
+export function templatesFor<Template extends PlanTemplate>(
+  templates: readonly Template[],
   group: { readonly programme: ProgrammeSlug; readonly lengthMinutes: number; readonly ageBand: AgeBand },
-): readonly PlanTemplate[] {
-  const distance = (template: PlanTemplate): number =>
+): readonly Template[] {
+  const distance = (template: Template): number =>
     Math.abs(template.lengthMinutes - group.lengthMinutes) * 2 + (template.ageBand === group.ageBand ? 0 : 1);
   return templates.filter((template) => template.programme === group.programme).toSorted((a, b) => distance(a) - distance(b));
+}
+
+/** A plan as a running order to start from: its sections, movements and doses; nothing of the children it was written for. */
+export function templateOf(plan: ClassPlan, about: Omit<PlanTemplate, 'focus' | 'sections'>): PlanTemplate {
+  return {
+    ...about,
+    focus: plan.focus,
+    sections: plan.sections
+      .filter(({ items }) => items.length > 0)
+      .map(({ kind, items }) => ({ kind, items: items.map(({ movement, dose }) => ({ movement, dose })) })),
+  };
 }

@@ -19,6 +19,7 @@ import { SyllabusEntity } from '../syllabus/syllabus.entity.js';
 import { LadderVersions1764200000000 } from './migrations/1764200000000-ladder-versions.js';
 import { TeachingRoom1764300000000 } from './migrations/1764300000000-teaching-room.js';
 import { OwnMovements1764100000000 } from './migrations/1764100000000-own-movements.js';
+import { ClubTemplates1764400000000 } from './migrations/1764400000000-club-templates.js';
 import { FirstSlice1764000000000 } from './migrations/1764000000000-first-slice.js';
 
 // a day is a day: the driver would make it a moment in the machine's zone
@@ -47,7 +48,13 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       RequirementEntity,
       SyllabusEntity,
     ],
-    migrations: [FirstSlice1764000000000, OwnMovements1764100000000, LadderVersions1764200000000, TeachingRoom1764300000000],
+    migrations: [
+      FirstSlice1764000000000,
+      OwnMovements1764100000000,
+      LadderVersions1764200000000,
+      TeachingRoom1764300000000,
+      ClubTemplates1764400000000,
+    ],
     migrationsRun: true,
     synchronize: false,
     installExtensions: false,

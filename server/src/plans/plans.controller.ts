@@ -1,17 +1,44 @@
-import { SavePlanRequest, type StoredPlan } from '@leiter/contract';
-import { mostItems, type PlanTemplate } from '@leiter/core';
-import { Body, Controller, Get, Param, ParseUUIDPipe, Put } from '@nestjs/common';
+import { SavePlanRequest, SaveTemplateRequest, type StoredPlan, type TemplateResponse } from '@leiter/contract';
+import { mostItems } from '@leiter/core';
+import { Body, Controller, Delete, Get, HttpCode, Param, ParseUUIDPipe, Post, Put } from '@nestjs/common';
 import { ProblemException } from '../http/problem.js';
 import { AskedBy, ForRoles, type Asker } from '../people/session.guard.js';
 import { PlansService, type SavePlanRefusal } from './plans.service.js';
+import { TemplatesService } from './templates.service.js';
 
 @Controller()
 export class PlansController {
-  constructor(private readonly plans: PlansService) {}
+  constructor(
+    private readonly plans: PlansService,
+    private readonly templates: TemplatesService,
+  ) {}
 
   @Get('plan-templates')
-  templates(): readonly PlanTemplate[] {
-    return this.plans.templates();
+  list(@AskedBy() asker: Asker): Promise<readonly TemplateResponse[]> {
+    return this.templates.list(asker.clubId);
+  }
+
+  /** Keeps a plan as a running order to start from. */
+  @ForRoles('owner', 'instructor')
+  @Post('plan-templates')
+  async keep(@AskedBy() asker: Asker, @Body() body: SaveTemplateRequest): Promise<TemplateResponse> {
+    const kept = await this.templates.keep(asker, body);
+    if (kept.ok) return kept.value;
+    switch (kept.error.kind) {
+      case 'name-taken':
+        throw new ProblemException(422, 'There is a template of this name.', {
+          errors: [{ field: 'name', message: 'There is a template of this name.' }],
+        });
+      case 'movements-unknown':
+        throw planProblem(kept.error);
+    }
+  }
+
+  @ForRoles('owner', 'instructor')
+  @Delete('plan-templates/:id')
+  @HttpCode(204)
+  remove(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<void> {
+    return this.templates.remove(asker.clubId, id);
   }
 
   @ForRoles('owner', 'instructor')

@@ -1,13 +1,12 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { PlanConflict, SavePlanRequest, StoredPlan } from '@leiter/contract';
-import { accepted, mostItems, placedItems, refused, type ClassPlan, type PlanTemplate, type Result } from '@leiter/core';
+import { accepted, mostItems, placedItems, refused, type ClassPlan, type Result } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager } from 'typeorm';
 import { rows } from '../database/rows.js';
 import { notFound } from '../http/problem.js';
 import { LibraryService } from '../library/library.service.js';
-import { shippedTemplates } from '../library/shipped-content.js';
 import type { Asker } from '../people/session.guard.js';
 
 export type SavePlanRefusal =
@@ -29,10 +28,6 @@ export class PlansService {
     @InjectDataSource() private readonly source: DataSource,
     private readonly library: LibraryService,
   ) {}
-
-  templates(): readonly PlanTemplate[] {
-    return shippedTemplates();
-  }
 
   find(clubId: string, classId: string): Promise<StoredPlan | null> {
     return this.findIn(this.source, clubId, classId);

@@ -45,7 +45,7 @@ export function TeachingRoomForm({ room }: { readonly room: TeachingRoom | null 
             type="number"
             label={label}
             value={typed[name]}
-            sx={{ width: 140 }}
+            sx={{ width: 124 }}
             onChange={(event) => {
               setTyped({ ...typed, [name]: Number(event.target.value) });
             }}

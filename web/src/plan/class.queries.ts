@@ -5,9 +5,11 @@ import type {
   ClassPageResponse,
   ClassResponse,
   ComingClass,
+  SaveTemplateRequest,
   StoredPlan,
+  TemplateResponse,
 } from '@leiter/contract';
-import type { ClassPlan, PlanTemplate } from '@leiter/core';
+import type { ClassPlan } from '@leiter/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { api } from '../shared/api';
 import { queryClient } from '../shared/query-client';
@@ -23,7 +25,22 @@ export function useComingClasses() {
 }
 
 export function useTemplates() {
-  return useQuery({ queryKey: ['templates'], queryFn: () => api<readonly PlanTemplate[]>('GET', 'plan-templates'), staleTime: Infinity });
+  return useQuery({
+    queryKey: ['templates'],
+    queryFn: () => api<readonly TemplateResponse[]>('GET', 'plan-templates'),
+    staleTime: Infinity,
+  });
+}
+
+/** Keeps a plan as a running order to start from. */
+export async function keepTemplate(request: SaveTemplateRequest): Promise<void> {
+  await api<TemplateResponse>('POST', 'plan-templates', request);
+  await queryClient.invalidateQueries({ queryKey: ['templates'] });
+}
+
+export async function removeTemplate(id: string): Promise<void> {
+  await api<undefined>('DELETE', `plan-templates/${id}`);
+  await queryClient.invalidateQueries({ queryKey: ['templates'] });
 }
 
 /** Puts a class on the calendar where it is not yet. */

@@ -36,6 +36,7 @@ import { LibraryDrawer } from './parts/library-drawer';
 import { RunningOrder } from './parts/running-order';
 import { SaveNote } from './parts/save-note';
 import { TemplateChooser } from './parts/template-chooser';
+import { TemplateDialog } from './parts/template-dialog';
 import { WhoDoesWhat } from './parts/who-does-what';
 import { edit, makePlanStore } from './plan-store';
 import { planKeysHelp, usePlanKeys } from './use-plan-keys';
@@ -90,7 +91,7 @@ function Editor({ page, movements, library, initial }: EditorProps) {
   const chosen = wanted !== null && findItem(plan, wanted) ? wanted : null;
   const [section, setSection] = useState<string | null>(null);
   const { state, settle } = useAutosave(page.class.id, plan, page.stored);
-  const [open, setOpen] = useState<'fit' | 'who' | null>(null);
+  const [open, setOpen] = useState<'fit' | 'who' | 'keep' | null>(null);
   const [calmed, setCalmed] = useState<string | null>(null);
   const close = (): void => {
     setOpen(null);
@@ -198,6 +199,9 @@ function Editor({ page, movements, library, initial }: EditorProps) {
               if (calmer.edits.length > 0) change(calmer.edits);
               setCalmed(calmedWords(calmer));
             }}
+            onKeep={() => {
+              setOpen('keep');
+            }}
             onWho={() => {
               setOpen('who');
             }}
@@ -206,6 +210,17 @@ function Editor({ page, movements, library, initial }: EditorProps) {
       </Box>
       <KeysHelp keys={planKeysHelp} />
       {open === 'fit' && <FitDialog plan={plan} library={library} context={contextOf(page)} onTake={change} onClose={close} />}
+      {open === 'keep' && (
+        <TemplateDialog
+          page={page}
+          plan={plan}
+          onClose={close}
+          onKept={(name) => {
+            setCalmed(`“${name}” is kept: any class of the programme can start from it.`);
+            close();
+          }}
+        />
+      )}
       {open === 'who' && <WhoDoesWhat page={page} evaluation={evaluation} library={library} onEdit={change} onClose={close} />}
       {state.kind === 'conflict' && (
         <ConflictDialog

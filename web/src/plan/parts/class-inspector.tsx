@@ -14,13 +14,14 @@ interface Props {
   readonly library: Library;
   readonly onFit: () => void;
   readonly onCalm: () => void;
+  readonly onKeep: () => void;
   /** What the last “Calmer order” did; null before. */
   readonly calmed: string | null;
   readonly onWho: () => void;
 }
 
 /** The class as a whole: its focus, its figures of time, who is coming. */
-export function ClassInspector({ page, plan, evaluation, library, onFit, onCalm, calmed, onWho }: Props) {
+export function ClassInspector({ page, plan, evaluation, library, onFit, onCalm, onKeep, calmed, onWho }: Props) {
   const { timeline } = evaluation;
   const away = page.children.filter(({ attendance }) => attendance === 'absent');
   return (
@@ -34,6 +35,9 @@ export function ClassInspector({ page, plan, evaluation, library, onFit, onCalm,
         </Button>
         <Button variant="outlined" size="small" onClick={onCalm}>
           Calmer order
+        </Button>
+        <Button variant="outlined" size="small" onClick={onKeep}>
+          Keep as a template
         </Button>
       </Box>
       {calmed !== null && (

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { ClassPageResponse } from '@leiter/contract';
+import type { ClassPageResponse, TemplateResponse } from '@leiter/contract';
 import {
   ageBandOf,
   clockText,
@@ -12,16 +12,16 @@ import {
   templatesFor,
   type ClassPlan,
   type Library,
-  type PlanTemplate,
 } from '@leiter/core';
 import { palette } from '../../shared/palette';
 import { plural } from '../../shared/words';
+import { removeTemplate } from '../class.queries';
 import { contextOf, evaluationOf } from '../evaluation';
 import { EarlierClasses } from './earlier-classes';
 
 interface Props {
   readonly page: ClassPageResponse;
-  readonly templates: readonly PlanTemplate[];
+  readonly templates: readonly TemplateResponse[];
   readonly library: Library;
   readonly onStart: (plan: ClassPlan) => void;
 }
@@ -55,13 +55,27 @@ export function TemplateChooser({ page, templates, library, onStart }: Props) {
               sx={{ borderTop: `1px solid ${palette.line}`, py: 1.5, display: 'flex', alignItems: 'center', gap: 2 }}
             >
               <Box sx={{ flex: 1 }}>
-                <Typography variant="h3">{template.name}</Typography>
+                <Typography variant="h3">
+                  {template.name}
+                  {template.ownId !== null && ' – of the club'}
+                </Typography>
                 <Typography variant="body2" sx={{ color: palette.soft }}>
                   {plural(timeline.items.length, 'item', 'items')} · {clockText(timeline.totalSeconds)} with this group · for{' '}
                   {template.lengthMinutes} minutes, {template.ageBand} years · focus{' '}
                   {template.focus.map((slug) => library.get(slug)?.name.toLowerCase() ?? slug).join(', ')}
                 </Typography>
               </Box>
+              {template.ownId !== null && (
+                <Button
+                  variant="outlined"
+                  aria-label={`Put away ${template.name}`}
+                  onClick={() => {
+                    void removeTemplate(template.ownId ?? '');
+                  }}
+                >
+                  Put away
+                </Button>
+              )}
               <Button
                 variant={index === 0 ? 'contained' : 'outlined'}
                 autoFocus={index === 0}

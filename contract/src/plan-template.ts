@@ -1,0 +1,30 @@
+import { ageBands, type AgeBand, type PlanTemplate } from '@leiter/core';
+import { Type } from 'class-transformer';
+import { IsIn, IsObject, Matches, ValidateNested } from 'class-validator';
+import { PlanDocument, slug } from './class-plan.js';
+import { Line } from './text.js';
+
+/** A plan kept as a running order to start from. */
+export class SaveTemplateRequest {
+  @Line({ most: 60 })
+  name!: string;
+
+  @Matches(slug, { message: 'The slug of a programme.' })
+  programme!: string;
+
+  @IsIn([30, 45, 60], { message: '30, 45 or 60 minutes.' })
+  lengthMinutes!: 30 | 45 | 60;
+
+  @IsIn(ageBands, { message: 'For which age?' })
+  ageBand!: AgeBand;
+
+  @IsObject({ message: 'This is missing.' })
+  @ValidateNested()
+  @Type(() => PlanDocument)
+  plan!: PlanDocument;
+}
+
+export interface TemplateResponse extends PlanTemplate {
+  /** Null for one that ships; by it one of the club is put away. */
+  readonly ownId: string | null;
+}
