@@ -96,7 +96,7 @@ test('The library scrolls without holding up the page', async ({ page, leiter })
   expect(await list.getByRole('listitem').count()).toBeLessThan(60);
 });
 
-test('The club says a cue of its own, and Teach says it first', async ({ page, leiter }) => {
+test('The club says a cue of its own, kept over a reload', async ({ page, leiter }) => {
   await signIn(page, leiter, 'gymnastics');
   await page.goto(`${leiter.url}/library/candle`);
   await page.getByLabel('What we say ourselves').fill('Toes to the lamp');
