@@ -1,11 +1,14 @@
 import {
   checkIds,
+  circuitLimits,
   doseLimits,
   familiarities,
   itemSides,
   mostItems,
+  mostSections,
   sectionKinds,
   tierNames,
+  trackLimits,
   type CheckId,
   type DoseNumber,
   type Familiarity,
@@ -25,6 +28,7 @@ import {
   Matches,
   Max,
   Min,
+  ValidateIf,
   ValidateNested,
   registerDecorator,
 } from 'class-validator';
@@ -35,13 +39,15 @@ import { MayBeLeftOut } from './optional.js';
 export const id = /^[A-Za-z0-9_-]{1,64}$/;
 export const slug = /^[a-z0-9]+(-[a-z0-9]+)*$/;
 
-function DoseField(name: DoseNumber, kind: 'whole' | 'fraction'): PropertyDecorator {
-  const { least, most } = doseLimits[name];
+function Within({ least, most }: { readonly least: number; readonly most: number }): PropertyDecorator {
   const message = `Between ${String(least)} and ${String(most)}.`;
+  return applyDecorators(Min(least, { message }), Max(most, { message }));
+}
+
+function DoseField(name: DoseNumber, kind: 'whole' | 'fraction'): PropertyDecorator {
   return applyDecorators(
     kind === 'whole' ? IsInt({ message: 'A whole number.' }) : IsNumber({}, { message: 'A number.' }),
-    Min(least, { message }),
-    Max(most, { message }),
+    Within(doseLimits[name]),
   );
 }
 
@@ -121,6 +127,58 @@ export function TiersByHand(): PropertyDecorator {
   };
 }
 
+/** Stations that are done several times, one after the other; items name it by its id. */
+export class CircuitBody {
+  @Matches(id, { message: 'Not an id.' })
+  id!: string;
+
+  @IsInt({ message: 'A whole number of rounds.' })
+  @Within(circuitLimits.rounds)
+  rounds!: number;
+
+  @IsNumber({}, { message: 'Seconds of rest.' })
+  @Within(circuitLimits.restSeconds)
+  restSeconds!: number;
+}
+
+/** A piece of music that a section or an item is fitted to. */
+export class TrackBody {
+  @Line({ least: 0, most: 120 })
+  name!: string;
+
+  @IsNumber({}, { message: 'How long is it, in seconds?' })
+  @Within(trackLimits.seconds)
+  seconds!: number;
+
+  /** Beats a minute; null where nobody counts to it. */
+  @ValidateIf((_object: object, value: unknown) => value !== null)
+  @IsNumber({}, { message: 'Beats a minute, or null.' })
+  @Within(trackLimits.bpm)
+  bpm!: number | null;
+}
+
+/** Music that may be left out. */
+export function MusicField(): PropertyDecorator {
+  return applyDecorators(
+    MayBeLeftOut(),
+    IsObject({ message: 'A track: name, seconds and bpm.' }),
+    ValidateNested(),
+    Type(() => TrackBody),
+  );
+}
+
+/** Circuits that may be left out. */
+export function CircuitsField(): PropertyDecorator {
+  return applyDecorators(
+    MayBeLeftOut(),
+    IsArray({ message: 'A list of circuits.' }),
+    ArrayMaxSize(mostItems, { message: `At most ${String(mostItems)} circuits.` }),
+    IsObject({ each: true, message: 'Each circuit is an object.' }),
+    ValidateNested({ each: true }),
+    Type(() => CircuitBody),
+  );
+}
+
 export class PlanItem {
   @Matches(id, { message: 'Not an id.' })
   id!: string;
@@ -156,6 +214,13 @@ export class PlanItem {
   @IsObject({ message: 'Children by id, each with easier, core or harder.' })
   @TiersByHand()
   tierByHand?: Record<string, TierName>;
+
+  @MayBeLeftOut()
+  @Matches(id, { message: 'Not an id.' })
+  circuit?: string;
+
+  @MusicField()
+  music?: TrackBody;
 }
 
 export class AcceptedFindingBody {
@@ -184,11 +249,14 @@ export class PlanSection {
   @ValidateNested({ each: true })
   @Type(() => PlanItem)
   items!: PlanItem[];
+
+  @MusicField()
+  music?: TrackBody;
 }
 
 export class PlanDocument {
   @IsArray()
-  @ArrayMaxSize(40, { message: 'At most 40 sections.' })
+  @ArrayMaxSize(mostSections, { message: `At most ${String(mostSections)} sections.` })
   @IsObject({ each: true, message: 'Not a part of a plan.' })
   @ValidateNested({ each: true })
   @Type(() => PlanSection)
@@ -206,6 +274,9 @@ export class PlanDocument {
   @ValidateNested({ each: true })
   @Type(() => AcceptedFindingBody)
   accepted?: AcceptedFindingBody[];
+
+  @CircuitsField()
+  circuits?: CircuitBody[];
 }
 
 export class SavePlanRequest {

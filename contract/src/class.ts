@@ -117,6 +117,12 @@ export interface ClassPageResponse {
 }
 
 /** Answer of a save on an old version: both are at hand, nothing is lost. */
+/** Which version of a plan is stored, and by whom. */
+export interface PlanVersion {
+  readonly version: number;
+  readonly savedBy: string | null;
+}
+
 export interface PlanConflict {
   readonly current: StoredPlan;
   readonly yours: ClassPlan;

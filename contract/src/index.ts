@@ -59,6 +59,7 @@ export {
   type ComingClass,
   type ExpectedChild,
   type PlanConflict,
+  type PlanVersion,
   type StoredPlan,
   type TodayResponse,
 } from './class.js';

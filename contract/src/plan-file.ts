@@ -3,6 +3,7 @@ import {
   itemSides,
   marks,
   mostItems,
+  mostSections,
   sectionKinds,
   tierNames,
   type CheckId,
@@ -31,7 +32,19 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
-import { DoseOfAnyKind, id, slug, type CountsDose, type HoldDose, type RepsDose, type TimedDose } from './class-plan.js';
+import {
+  CircuitsField,
+  DoseOfAnyKind,
+  MusicField,
+  id,
+  slug,
+  type CircuitBody,
+  type CountsDose,
+  type HoldDose,
+  type RepsDose,
+  type TimedDose,
+  type TrackBody,
+} from './class-plan.js';
 import { DayField } from './day-field.js';
 import { Household } from './household.js';
 import { MayBeLeftOut } from './optional.js';
@@ -78,6 +91,14 @@ export class PlanFileItem {
   @MayBeLeftOut()
   @Line({ least: 0, most: 1000 })
   note?: string;
+
+  /** The circuit it is a station of; the stations of one stand next to each other in one section. */
+  @MayBeLeftOut()
+  @Matches(id, { message: 'Not an id.' })
+  circuit?: string;
+
+  @MusicField()
+  music?: TrackBody;
 }
 
 export class PlanFileSection {
@@ -90,6 +111,9 @@ export class PlanFileSection {
   @ValidateNested({ each: true })
   @Type(() => PlanFileItem)
   items!: PlanFileItem[];
+
+  @MusicField()
+  music?: TrackBody;
 }
 
 /** A `leiter-plan/1` file: a running order with the movements it uses. */
@@ -111,7 +135,7 @@ export class PlanFile {
   startsAt?: string;
 
   @IsArray({ message: 'A list of sections.' })
-  @ArrayMaxSize(40, { message: 'At most 40 sections.' })
+  @ArrayMaxSize(mostSections, { message: `At most ${String(mostSections)} sections.` })
   @IsObject({ each: true, message: 'Not a part of a plan.' })
   @ValidateNested({ each: true })
   @Type(() => PlanFileSection)
@@ -122,6 +146,9 @@ export class PlanFile {
   @ArrayMaxSize(20, { message: 'At most 20 movements in focus.' })
   @Matches(slug, { each: true, message: 'Not the name of a movement.' })
   focus?: string[];
+
+  @CircuitsField()
+  circuits?: CircuitBody[];
 
   /** The entries of the movements it uses, as leiter-library/1 writes them. */
   @MayBeLeftOut()

@@ -1,6 +1,7 @@
 export { accepted, refused, type Result } from './result.js';
 export type {
   ChildId,
+  CircuitId,
   ClassId,
   Day,
   GradeId,
@@ -49,6 +50,7 @@ export {
   findItem,
   itemSides,
   mostItems,
+  mostSections,
   placedItems,
   type AcceptedFinding,
   type ClassPlan,
@@ -57,6 +59,9 @@ export {
   type ItemSides,
   type Section,
 } from './class-plan/class-plan.js';
+export { circuitFaultsIn, circuitLimits, newCircuit, rowsOf, type Circuit, type CircuitFault } from './class-plan/circuit.js';
+export { trackLimits, type Track } from './class-plan/music.js';
+export { fitToMusic, musicGaps, musicSettings, type MusicGap, type MusicTarget } from './class-plan/fit-to-music.js';
 export { applyEdit, applyEdits, isSameFinding, stepItem, type EditRefusal, type Place, type PlanEdit } from './class-plan/edit.js';
 export { itemOf, sidesToChoose } from './class-plan/new-item.js';
 export { planFromTemplate, templateOf, templatesFor, type PlanTemplate } from './class-plan/template.js';
@@ -74,7 +79,7 @@ export { defaultTimingSettings, type TimingSettings } from './timing/settings.js
 export { type TimeParts } from './timing/item-time.js';
 export { type Exposure } from './timing/familiarity.js';
 export { learnedPace, type ItemRun } from './timing/learned-pace.js';
-export { sectionSeconds, type TimedItem, type Timeline } from './timing/timeline.js';
+export { firstRounds, itemTotals, sectionSeconds, type ItemTotal, type TimedItem, type Timeline } from './timing/timeline.js';
 export { type Step, type StepSide } from './timing/step.js';
 export { type EffortCurve } from './preparation/effort-curve.js';
 export { checkIds, severities, type CheckId, type Finding, type Severity } from './checks/finding.js';

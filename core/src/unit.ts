@@ -10,6 +10,7 @@ export type Metres = Flavoured<number, 'metres'>;
 export type MovementSlug = Flavoured<string, 'movement'>;
 export type ItemId = Flavoured<string, 'item'>;
 export type SectionId = Flavoured<string, 'section'>;
+export type CircuitId = Flavoured<string, 'circuit'>;
 export type ChildId = Flavoured<string, 'child'>;
 export type GradeId = Flavoured<string, 'grade'>;
 export type RequirementId = Flavoured<string, 'requirement'>;

@@ -85,6 +85,32 @@ describe('judging a plan', () => {
     expect((await preview({ plan, children: [marked] }).expect(200)).body.versions[0].tier).toBe('easier');
   });
 
+  it('goes round a circuit: what it takes is the sum of its rounds, item by item', async () => {
+    const stations = ['lever', 'bear-walk'].map((movement) => ({
+      id: movement,
+      movement,
+      dose: { kind: 'timed', seconds: 40 },
+      sides: 'none',
+    }));
+    const round = small(
+      stations.map((one) => ({ ...one, circuit: 'c' })),
+      { circuits: [{ id: 'c', rounds: 3, restSeconds: 20 }] },
+    );
+    const [once, thrice] = await Promise.all([preview({ plan: small(stations) }).expect(200), preview({ plan: round }).expect(200)]);
+    const works = (timing: PlanPreviewResponse['timing']) => timing.items.map(({ id, parts }) => [id, parts.work]);
+    expect(works(once.body.timing)).toEqual([
+      ['lever', 40],
+      ['bear-walk', 40],
+    ]);
+    expect(works(thrice.body.timing)).toEqual([
+      ['lever', 120],
+      ['bear-walk', 120],
+    ]);
+    const { items, totalSeconds } = (thrice.body as PlanPreviewResponse).timing;
+    expect(items.reduce((sum, { seconds }) => sum + seconds, 0)).toBeCloseTo(totalSeconds, 6);
+    expect(items.map(({ parts }) => parts.explain)).toEqual(once.body.timing.items.map((one: (typeof items)[number]) => one.parts.explain));
+  });
+
   it('judges movements that the club does not have, brought along inline or as a list', async () => {
     const movement = (await owner.get('/api/library/export').expect(200)).body.movements.find(
       (one: { slug: string }) => one.slug === 'bridge',
@@ -129,6 +155,29 @@ describe('judging a plan', () => {
       'plan.sections.0.items.0.dose.holdSeconds',
     ],
     ['two thousand items', small(Array.from({ length: 2000 }, () => ({ movement: 'lever' }))), 400, 'plan.sections.0.items'],
+    ['a circuit that is not there', small([{ movement: 'lever', circuit: 'c' }]), 422, 'plan.sections.0.items.0.circuit'],
+    [
+      'a circuit that comes back later',
+      small(
+        ['c', undefined, 'c'].map((circuit) => ({ movement: 'lever', ...(circuit ? { circuit } : {}) })),
+        { circuits: [{ id: 'c', rounds: 2, restSeconds: 0 }] },
+      ),
+      422,
+      'plan.sections.0.items.2.circuit',
+    ],
+    [
+      'a circuit in a circuit',
+      small([{ movement: 'lever', circuit: 'c' }], { circuits: [{ id: 'c', rounds: 2, restSeconds: 0, circuit: 'c' }] }),
+      400,
+      'plan.circuits.0.circuit',
+    ],
+    ['a thousand rounds', small([], { circuits: [{ id: 'c', rounds: 1000, restSeconds: 0 }] }), 400, 'plan.circuits.0.rounds'],
+    [
+      'music without an end',
+      small([{ movement: 'lever', music: { name: '', seconds: 1e9, bpm: null } }]),
+      400,
+      'plan.sections.0.items.0.music.seconds',
+    ],
     ['another format', { ...small([]), format: 'other/1' }, 400, 'plan.format'],
     ['no plan', null, 400, 'plan'],
   ])('refuses %s, and says where', async (_name, plan, status, field) => {
@@ -156,11 +205,26 @@ describe('judging a plan', () => {
 
 describe('the plan of a class as a file', () => {
   it('put into another class reads the same, and brings no movement that is there', async () => {
-    const given = await file();
+    const plain = await file();
+    const [warmUp] = plain.sections[1].items;
+    const given = {
+      ...plain,
+      circuits: [{ id: 'c', rounds: 2, restSeconds: 15 }],
+      sections: plain.sections.map((section: { items: object[] }, index: number) =>
+        index === 1
+          ? {
+              ...section,
+              music: { name: 'Harbour reel', seconds: 180, bpm: 112 },
+              items: [{ ...warmUp, circuit: 'c' }, ...section.items.slice(1)],
+            }
+          : section,
+      ),
+    };
     const target = classes.find(({ hasPlan }) => !hasPlan)?.id ?? '';
     const taken = await owner.post(`/api/classes/${target}/plan/import`).send({ version: 0, file: given }).expect(200);
     expect(taken.body).toEqual({ addedMovements: [], version: 1 });
-    expect((await owner.get(`/api/classes/${target}/plan/export`).expect(200)).body.sections).toEqual(given.sections);
+    const again = (await owner.get(`/api/classes/${target}/plan/export`).expect(200)).body;
+    expect([again.sections, again.circuits]).toEqual([given.sections, given.circuits]);
     await owner
       .post(`/api/classes/${target}/plan/import`)
       .send({ version: 0, file: { ...given, focus: [] } })

@@ -47,6 +47,21 @@ describe('the plan of a class', () => {
     expect(answer.body.plan.sections[0].items[0]).toEqual(whole);
   });
 
+  it('is refused where a circuit is torn apart, and nothing changes', async () => {
+    const plan = {
+      ...planOf(item('a', { circuit: 'c' }), item('b'), item('d', { circuit: 'c' })),
+      circuits: [{ id: 'c', rounds: 2, restSeconds: 10 }],
+    };
+    expect((await save(2, plan).expect(422)).body.detail).toContain('circuit');
+    expect((await stored()).version).toBe(2);
+  });
+
+  it('tells a page that shows it who saved last, and nothing to another club', async () => {
+    const last = await tomasz.get(`/api/classes/${classId}/plan/version`).expect(200);
+    expect(last.body).toEqual({ version: 2, savedBy: 'Tomasz Bielik' });
+    await tomasz.get(`/api/classes/${crypto.randomUUID()}/plan/version`).expect(404);
+  });
+
   it('saved on an old version is refused, with both plans at hand and nothing changed', async () => {
     const mine = planOf(item('mine'));
     const answer = await save(1, mine).expect(409);

@@ -1,5 +1,6 @@
 import type { AcceptedFinding } from '../class-plan/class-plan.js';
 import { isSameFinding } from '../class-plan/edit.js';
+import { firstRounds } from '../timing/timeline.js';
 import { attention } from './attention.js';
 import { backBendNotUndone } from './back-bend-not-undone.js';
 import type { Check, CheckContext } from './check.js';
@@ -58,12 +59,23 @@ export const allChecks: Readonly<Record<CheckId, Check>> = {
 
 /** What all checks say, those that were accepted marked as such; worst first; within one severity in the order of the class, then of the checks. */
 export function findingsOn(context: CheckContext): readonly Finding[] {
-  const startOf = new Map(context.timeline.items.map(({ item, startSecond }) => [item.id, startSecond]));
+  const startOf = new Map(firstRounds(context.timeline.items).map(({ item, startSecond }) => [item.id, startSecond]));
   const start = (finding: Finding): number => startOf.get(finding.itemIds[0] ?? '') ?? Number.MAX_SAFE_INTEGER;
-  return Object.values(allChecks)
-    .flatMap((check) => check(context))
+  const said = Object.values(allChecks).flatMap((check) => check(context));
+  return (context.plan.circuits ? saidOnce(said) : said)
     .map((finding) => withReason(finding, context.plan.accepted ?? []))
     .toSorted((a, b) => severities.indexOf(a.severity) - severities.indexOf(b.severity) || start(a) - start(b));
+}
+
+/** Findings on a circuit as one would say them: an item once, and the same thing not again for each round. */
+function saidOnce(findings: readonly Finding[]): readonly Finding[] {
+  const once = new Map<string, Finding>();
+  for (const finding of findings) {
+    const itemIds = [...new Set(finding.itemIds)];
+    const key = `${finding.check} ${itemIds.join()} ${JSON.stringify(finding.fact)}`;
+    if (!once.has(key)) once.set(key, { ...finding, itemIds });
+  }
+  return [...once.values()];
 }
 
 function withReason(finding: Finding, accepted: readonly AcceptedFinding[]): Finding {

@@ -218,6 +218,14 @@ function mendWords(finding: Finding, library: Library): string | null {
     case 'set-familiarity':
     case 'set-words':
     case 'set-focus':
+    case 'make-circuit':
+    case 'set-circuit':
+    case 'break-circuit':
+    case 'set-item-music':
+    case 'set-section-music':
+    case 'add-section':
+    case 'remove-section':
+    case 'move-section':
     case undefined:
       return null;
   }

@@ -35,6 +35,7 @@ function stretchesWithoutBreak(items: readonly TimedItem[]): readonly (readonly 
   const stretches: TimedItem[][] = [[]];
   for (const timed of items) {
     if (isBreak(timed)) stretches.push([]);
+    else if (timed.roundRestSeconds >= breakLimits.restSeconds) stretches.push([timed]);
     else stretches.at(-1)?.push(timed);
   }
   return stretches;

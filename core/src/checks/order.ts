@@ -1,4 +1,5 @@
 import { sectionKinds } from '../movement/section-kind.js';
+import { firstRounds } from '../timing/timeline.js';
 import type { Check, CheckContext } from './check.js';
 import type { Finding } from './finding.js';
 
@@ -18,7 +19,7 @@ function sectionsOutOfOrder({ plan }: CheckContext): readonly Finding[] {
 }
 
 function basicsAfterSkill({ timeline }: CheckContext): readonly Finding[] {
-  const { items } = timeline;
+  const items = firstRounds(timeline.items);
   return items.flatMap((skill, index): readonly Finding[] => {
     if (skill.movement.kind !== 'skill') return [];
     const wanted = new Set(skill.movement.prerequisites.map(({ movement }) => movement));

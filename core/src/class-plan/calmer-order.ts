@@ -57,7 +57,12 @@ function bestOrder(section: Section, library: Library, start: Surroundings | nul
   if (items.length < 2 || items.length > mostItemsOrdered || movements.some((movement) => !movement)) return items;
   const known = movements.flatMap((movement) => movement ?? []);
   const earlier = known.map((movement, index) =>
-    known.slice(0, index).reduce((mask, first, at) => (keepsOrder(first, movement) ? mask | (1 << at) : mask), 0),
+    known
+      .slice(0, index)
+      .reduce(
+        (mask, first, at) => (isStation(items[index]) || isStation(items[at]) || keepsOrder(first, movement) ? mask | (1 << at) : mask),
+        0,
+      ),
   );
   interface Way {
     readonly cost: Seconds;
@@ -90,6 +95,9 @@ function bestOrder(section: Section, library: Library, start: Surroundings | nul
   const [best] = [...ways.values()].sort((a, b) => a.cost - b.cost || a.moved - b.moved);
   return best ? best.order.flatMap((index) => items[index] ?? []) : items;
 }
+
+/** What is in a circuit stays where it is, and so does what stands around it. */
+const isStation = (item: Item | undefined): boolean => item?.circuit !== undefined;
 
 const anchored: ReadonlySet<Movement['kind']> = new Set(['break', 'talk', 'ritual', 'breathing']);
 

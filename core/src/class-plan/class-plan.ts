@@ -1,7 +1,9 @@
 import type { Dose } from '../movement/dose.js';
 import type { TierName } from '../movement/movement.js';
 import type { SectionKind } from '../movement/section-kind.js';
-import type { ChildId, ItemId, MovementSlug, SectionId } from '../unit.js';
+import type { ChildId, CircuitId, ItemId, MovementSlug, SectionId } from '../unit.js';
+import type { Circuit } from './circuit.js';
+import type { Track } from './music.js';
 
 export const itemSides = ['none', 'both', 'left', 'right', 'lead', 'alternating'] as const;
 /** Which sides an item does: `both` one after the other, `alternating` within the reps, `lead` the side each child prefers. */
@@ -25,12 +27,18 @@ export interface Item {
   readonly note?: string;
   /** Versions that the instructor set for single children; they stand whatever else is known. */
   readonly tierByHand?: Readonly<Record<ChildId, TierName>>;
+  /** The circuit it is a station of; those of one circuit stand next to each other in one section. */
+  readonly circuit?: CircuitId;
+  /** What is played to it alone. */
+  readonly music?: Track;
 }
 
 export interface Section {
   readonly id: SectionId;
   readonly kind: SectionKind;
   readonly items: readonly Item[];
+  /** What is played to the whole of it. */
+  readonly music?: Track;
 }
 
 /** The running order of one class: sections in their order, each with its items. One document, kept as it is. */
@@ -40,6 +48,8 @@ export interface ClassPlan {
   readonly focus: readonly MovementSlug[];
   /** Findings that the instructor has looked at and lets stand, each with the reason. */
   readonly accepted?: readonly AcceptedFinding[];
+  /** Items that are done one after the other, several times. */
+  readonly circuits?: readonly Circuit[];
 }
 
 /** A finding that is known by its check and its items. */
@@ -51,6 +61,7 @@ export interface AcceptedFinding {
 
 /** The most items a plan takes: far beyond any class, so that reckoning stays within bounded time. */
 export const mostItems = 200;
+export const mostSections = 40;
 
 export interface PlacedItem {
   readonly item: Item;

@@ -2,7 +2,9 @@ import type { Dose, DoseNumber } from '../movement/dose.js';
 import { doseFaults } from '../movement/dose.js';
 import type { TierName } from '../movement/movement.js';
 import { accepted, refused, type Result } from '../result.js';
-import type { ChildId, ItemId, MovementSlug, SectionId } from '../unit.js';
+import type { SectionKind } from '../movement/section-kind.js';
+import type { ChildId, CircuitId, ItemId, MovementSlug, SectionId } from '../unit.js';
+import { placedBetween, tidied, withCircuit, withCircuitNumbers, withoutCircuit, type Circuit, type CircuitRefusal } from './circuit.js';
 import {
   findItem,
   mostItems,
@@ -14,6 +16,8 @@ import {
   type ItemSides,
   type Section,
 } from './class-plan.js';
+import { trackFaults, type Track, type TrackNumber } from './music.js';
+import { withSection, withSectionStepped, withoutSection, type SectionRefusal } from './section-edit.js';
 
 /** Where an item goes: at the end of a section, or before or after another item. */
 export type Place = { readonly at: 'end-of'; readonly section: SectionId } | { readonly at: 'before' | 'after'; readonly item: ItemId };
@@ -35,25 +39,79 @@ export type PlanEdit =
   | { readonly kind: 'set-tier-by-hand'; readonly item: ItemId; readonly child: ChildId; readonly tier: TierName | 'as-reckoned' }
   | { readonly kind: 'accept'; readonly finding: AcceptedFinding }
   | { readonly kind: 'open-again'; readonly check: string; readonly itemIds: readonly ItemId[] }
-  | { readonly kind: 'set-focus'; readonly focus: readonly MovementSlug[] };
+  | { readonly kind: 'set-focus'; readonly focus: readonly MovementSlug[] }
+  | ({ readonly kind: 'make-circuit'; readonly items: readonly ItemId[] } & Omit<Circuit, 'id'>)
+  | ({ readonly kind: 'set-circuit'; readonly circuit: CircuitId } & Omit<Circuit, 'id'>)
+  | { readonly kind: 'break-circuit'; readonly circuit: CircuitId }
+  | { readonly kind: 'set-item-music'; readonly item: ItemId; readonly music: Track | null }
+  | { readonly kind: 'set-section-music'; readonly section: SectionId; readonly music: Track | null }
+  | { readonly kind: 'add-section'; readonly section: SectionKind; readonly after: SectionId | null }
+  | { readonly kind: 'remove-section'; readonly section: SectionId }
+  | { readonly kind: 'move-section'; readonly section: SectionId; readonly direction: 'up' | 'down' };
 
 export type EditRefusal =
   | { readonly kind: 'item-missing'; readonly item: ItemId }
-  | { readonly kind: 'section-missing'; readonly section: SectionId }
   | { readonly kind: 'too-many-items'; readonly most: number }
   | { readonly kind: 'dose-out-of-range'; readonly numbers: readonly DoseNumber[] }
-  | { readonly kind: 'no-tier' };
+  | { readonly kind: 'music-out-of-range'; readonly numbers: readonly TrackNumber[] }
+  | { readonly kind: 'no-tier' }
+  | SectionRefusal
+  | CircuitRefusal;
 
 /**
  * Applies one edit; the plan given is left as it was. Running over the slot is no refusal: the `clock` check reports it.
- * @param newId makes the id of an item that the edit adds; called once at most.
+ * Circuits stay whole: an item that is put between two stations is one, and a circuit that nobody is in any more is gone.
+ * @param newId makes the id of what the edit adds; called once at most.
  * @returns the new plan, or why the edit does not fit it. Never throws.
  */
-export function applyEdit(plan: ClassPlan, edit: PlanEdit, newId: () => ItemId): Result<ClassPlan, EditRefusal> {
-  if (edit.kind === 'set-focus') return accepted({ ...plan, focus: [...new Set(edit.focus)] });
-  if (edit.kind === 'accept') return accepted({ ...plan, accepted: [...otherAccepted(plan, edit.finding), edit.finding] });
-  if (edit.kind === 'open-again') return accepted({ ...plan, accepted: otherAccepted(plan, edit) });
-  if (edit.kind === 'insert') return insert(plan, edit.item, edit.place, newId);
+export function applyEdit(plan: ClassPlan, edit: PlanEdit, newId: () => string): Result<ClassPlan, EditRefusal> {
+  const done = isOfItem(edit) ? itemEdited(plan, edit, newId) : planEdited(plan, edit, newId);
+  return done.ok ? accepted(tidied(done.value)) : done;
+}
+
+type ItemEdit = Extract<PlanEdit, { readonly item: ItemId }>;
+
+const isOfItem = (edit: PlanEdit): edit is ItemEdit => 'item' in edit && edit.kind !== 'insert';
+
+/** Edits of the plan as a whole, its sections and its circuits. */
+function planEdited(plan: ClassPlan, edit: Exclude<PlanEdit, ItemEdit>, newId: () => string): Result<ClassPlan, EditRefusal> {
+  switch (edit.kind) {
+    case 'set-focus':
+      return accepted({ ...plan, focus: [...new Set(edit.focus)] });
+    case 'accept':
+      return accepted({ ...plan, accepted: [...otherAccepted(plan, edit.finding), edit.finding] });
+    case 'open-again':
+      return accepted({ ...plan, accepted: otherAccepted(plan, edit) });
+    case 'insert':
+      return insert(plan, edit.item, edit.place, newId);
+    case 'make-circuit':
+      return withCircuit(plan, edit.items, { rounds: edit.rounds, restSeconds: edit.restSeconds }, newId);
+    case 'set-circuit':
+      return withCircuitNumbers(plan, edit.circuit, { rounds: edit.rounds, restSeconds: edit.restSeconds });
+    case 'break-circuit':
+      return withoutCircuit(plan, edit.circuit);
+    case 'add-section':
+      return withSection(plan, edit.section, edit.after, newId);
+    case 'remove-section':
+      return withoutSection(plan, edit.section);
+    case 'move-section':
+      return withSectionStepped(plan, edit.section, edit.direction);
+    case 'set-section-music':
+      return withSectionMusic(plan, edit.section, edit.music);
+  }
+}
+
+function withSectionMusic(plan: ClassPlan, id: SectionId, music: Track | null): Result<ClassPlan, EditRefusal> {
+  const section = plan.sections.find((one) => one.id === id);
+  if (!section) return refused({ kind: 'section-missing', section: id });
+  const numbers = music ? trackFaults(music) : [];
+  if (numbers.length > 0) return refused({ kind: 'music-out-of-range', numbers });
+  const { music: _before, ...rest } = section;
+  const next: Section = music ? { ...rest, music } : rest;
+  return accepted({ ...plan, sections: plan.sections.map((one) => (one === section ? next : one)) });
+}
+
+function itemEdited(plan: ClassPlan, edit: ItemEdit, newId: () => string): Result<ClassPlan, EditRefusal> {
   const placed = findItem(plan, edit.item);
   if (!placed) return refused({ kind: 'item-missing', item: edit.item });
   const { item } = placed;
@@ -82,6 +140,12 @@ export function applyEdit(plan: ClassPlan, edit: PlanEdit, newId: () => ItemId):
       const words = { ...(edit.cue === '' ? {} : { cue: edit.cue }), ...(edit.note === '' ? {} : { note: edit.note }) };
       return accepted(changed(plan, { ...rest, ...words }));
     }
+    case 'set-item-music': {
+      const numbers = edit.music ? trackFaults(edit.music) : [];
+      if (numbers.length > 0) return refused({ kind: 'music-out-of-range', numbers });
+      const { music: _before, ...rest } = item;
+      return accepted(changed(plan, edit.music ? { ...rest, music: edit.music } : rest));
+    }
     case 'set-tier-by-hand': {
       const { [edit.child]: _before, ...others } = item.tierByHand ?? {};
       return accepted(
@@ -101,7 +165,7 @@ export function isSameFinding(one: Pick<AcceptedFinding, 'check' | 'itemIds'>, o
 }
 
 /** Applies edits in their order, all or none. */
-export function applyEdits(plan: ClassPlan, edits: readonly PlanEdit[], newId: () => ItemId): Result<ClassPlan, EditRefusal> {
+export function applyEdits(plan: ClassPlan, edits: readonly PlanEdit[], newId: () => string): Result<ClassPlan, EditRefusal> {
   let current = plan;
   for (const edit of edits) {
     const next = applyEdit(current, edit, newId);
@@ -111,7 +175,7 @@ export function applyEdits(plan: ClassPlan, edits: readonly PlanEdit[], newId: (
   return accepted(current);
 }
 
-function insert(plan: ClassPlan, item: Omit<Item, 'id'>, place: Place, newId: () => ItemId): Result<ClassPlan, EditRefusal> {
+function insert(plan: ClassPlan, item: Omit<Item, 'id'>, place: Place, newId: () => string): Result<ClassPlan, EditRefusal> {
   if (placedItems(plan).length >= mostItems) return refused({ kind: 'too-many-items', most: mostItems });
   const numbers = doseFaults(item.dose);
   return numbers.length > 0 ? refused({ kind: 'dose-out-of-range', numbers }) : put(plan, { ...item, id: newId() }, place);
@@ -121,14 +185,15 @@ function put(plan: ClassPlan, item: Item, place: Place): Result<ClassPlan, EditR
   if (place.at === 'end-of') {
     const section = plan.sections.find((one) => one.id === place.section);
     return section
-      ? accepted(withItems(plan, section, [...section.items, item]))
+      ? accepted(withItems(plan, section, [...section.items, placedBetween(item, section.items.at(-1), undefined)]))
       : refused({ kind: 'section-missing', section: place.section });
   }
   const neighbour = findItem(plan, place.item);
   if (!neighbour) return refused({ kind: 'item-missing', item: place.item });
   const { section } = neighbour;
   const index = section.items.indexOf(neighbour.item) + (place.at === 'after' ? 1 : 0);
-  return accepted(withItems(plan, section, [...section.items.slice(0, index), item, ...section.items.slice(index)]));
+  const put = placedBetween(item, section.items[index - 1], section.items[index]);
+  return accepted(withItems(plan, section, section.items.toSpliced(index, 0, put)));
 }
 
 function withItems(plan: ClassPlan, section: Section, items: readonly Item[]): ClassPlan {

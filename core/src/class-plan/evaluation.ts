@@ -4,7 +4,7 @@ import type { Finding } from '../checks/finding.js';
 import { ageBandOf } from '../movement/age-band.js';
 import type { Library } from '../movement/library.js';
 import { effortCurveOf, type EffortCurve } from '../preparation/effort-curve.js';
-import { timelineOf, type Timeline, type TimelineContext } from '../timing/timeline.js';
+import { firstRounds, timelineOf, type Timeline, type TimelineContext } from '../timing/timeline.js';
 import type { ProgrammeSlug } from '../unit.js';
 import type { Syllabus } from '../syllabus/syllabus.js';
 import type { ChildInClass } from '../versions/child-in-class.js';
@@ -46,7 +46,7 @@ export function evaluatePlan(plan: ClassPlan, library: Library, context: Evaluat
   const meanAgeYears = meanAge(context.agesYears);
   const timeline = timelineOf(plan, library, { ...context, meanAgeYears });
   const effort = effortCurveOf(timeline);
-  const versions = versionsOf(timeline.items, library, context);
+  const versions = versionsOf(firstRounds(timeline.items), library, context);
   const checkContext: CheckContext = {
     plan,
     timeline,

@@ -3,9 +3,10 @@ import type { MovementKind } from '../movement/kind.js';
 import type { Library } from '../movement/library.js';
 import { familiarityOf } from '../timing/familiarity.js';
 import { partsOf, secondsOf, surroundingsAfter, type ItemTimeContext, type Surroundings } from '../timing/item-time.js';
-import { timelineOf, type TimedItem } from '../timing/timeline.js';
+import { firstRounds, itemTotals, timelineOf, type TimedItem } from '../timing/timeline.js';
 import type { ItemId, Seconds } from '../unit.js';
-import { placedItems, type ClassPlan, type Familiarity, type Item } from './class-plan.js';
+import { rowsOf, type Circuit } from './circuit.js';
+import { placedItems, type ClassPlan, type Item } from './class-plan.js';
 import { applyEdits, type PlanEdit } from './edit.js';
 import { evaluatePlan, meanAge, type EvaluationContext } from './evaluation.js';
 import { fillSlot } from './fill-slot.js';
@@ -45,6 +46,7 @@ export const fitSettings = {
 
 /** One edit that saves or uses time, to be taken singly or with the others. */
 export interface FitStep {
+  /** What it changes; for a circuit its first station. */
   readonly item: ItemId;
   readonly edit: PlanEdit;
   /** Less time when positive, more when negative; as the whole proposal makes it. */
@@ -61,19 +63,35 @@ export interface Fit {
   readonly cost: number;
 }
 
-/** What can be done with one item. */
+/** What can be done with one item, or with a circuit as a whole. */
 interface Option {
   readonly edit: PlanEdit | null;
-  /** The item afterwards; null when it is left out. */
-  readonly item: Item | null;
-  readonly familiarity: Familiarity;
+  /** What is taught afterwards: the item, all rounds of the circuit, or nothing. */
+  readonly taught: readonly Taught[];
   readonly cost: number;
+}
+
+type Taught = Pick<TimedItem, 'item' | 'movement' | 'familiarity' | 'round' | 'roundRestSeconds'>;
+
+/** What is decided on together: a single item, or a circuit with all its rounds. */
+interface Unit {
+  readonly circuit: Circuit | null;
+  readonly passes: readonly TimedItem[];
+}
+
+/** The units of a plan, in order; `passes` of items whose movement is unknown are left out. */
+function unitsOf(plan: ClassPlan, items: readonly TimedItem[]): readonly Unit[] {
+  return rowsOf(plan).flatMap(({ circuit, items: own }) => {
+    const ids = new Set(own.map(({ id }) => id));
+    const passes = items.filter(({ item }) => ids.has(item.id));
+    return passes.length === 0 ? [] : [{ circuit, passes }];
+  });
 }
 
 /**
  * The least harmful way to end on time: trims doses, explains what the record says is known as such, and leaves items out –
- * never in the cool-down, never one side only, never a preparation that something later needs, never a talk or a drink. It is
- * exact for the cost of `fitSettings` up to half a second (dynamic programming over items, time and where the class
+ * never in the cool-down, never one side only, never a preparation that something later needs, never a talk or a drink. A
+ * circuit is gone round less often, down to half; its stations stay as they are. It is exact for the cost of `fitSettings` up to half a second (dynamic programming over items, time and where the class
  * stands). With more than four minutes in hand, doses are raised instead.
  */
 export function fitToClock(plan: ClassPlan, library: Library, context: EvaluationContext): Fit {
@@ -84,10 +102,12 @@ export function fitToClock(plan: ClassPlan, library: Library, context: Evaluatio
   if (timeline.totalSeconds <= slot + 0.5) return lengthened(plan, library, own, timeline.totalSeconds);
   const forbidden = new Set<ItemId>();
   const grave = gravity(plan, library, own);
-  for (const { item } of timeline.items) if (!mayGo(plan, item, library, own, grave)) forbidden.add(item.id);
+  for (const { item } of firstRounds(timeline.items))
+    if (item.circuit === undefined && !mayGo(plan, item, library, own, grave)) forbidden.add(item.id);
+  const units = unitsOf(plan, timeline.items);
   const untouched = new Set<ItemId>();
   for (let round = 0; round < mostRounds; round += 1) {
-    const chosen = cheapest(timeline.items, plan, { forbidden, untouched }, own, slot);
+    const chosen = cheapest(units, plan, { forbidden, untouched }, own, slot);
     if (!chosen) break;
     const isHarmful = (steps: readonly FitStep[]): boolean => {
       const fitted = applyEdits(
@@ -136,28 +156,61 @@ interface Bounds {
   readonly untouched: ReadonlySet<ItemId>;
 }
 
-/** All that can be done with an item, the nothing first. */
-function optionsOf(timed: TimedItem, plan: ClassPlan, { forbidden, untouched }: Bounds, context: EvaluationContext): readonly Option[] {
-  const { item, movement, familiarity } = timed;
-  const kept: Option = { edit: null, item, familiarity, cost: 0 };
-  if (isLocked(timed) || untouched.has(item.id)) return [kept];
-  const { worthOfMinute, focusTimes, leavingOut, eachEdit } = fitSettings;
-  const worth = worthOfMinute[movement.kind] * (plan.focus.includes(movement.slug) ? focusTimes : 1);
+function worthOf({ movement }: Pick<TimedItem, 'movement'>, plan: ClassPlan): number {
+  return fitSettings.worthOfMinute[movement.kind] * (plan.focus.includes(movement.slug) ? fitSettings.focusTimes : 1);
+}
+
+/** All that can be done with a unit, the nothing first. */
+function optionsOf({ circuit, passes }: Unit, plan: ClassPlan, bounds: Bounds, context: EvaluationContext): readonly Option[] {
+  const [first] = passes;
+  if (!first) return [];
+  const kept: Option = { edit: null, taught: passes, cost: 0 };
+  if (bounds.untouched.has(first.item.id)) return [kept];
+  if (circuit) return [kept, ...(passes.some(isLocked) ? [] : fewerRounds(circuit, passes, plan))];
+  return isLocked(first) ? [kept] : [kept, ...itemOptions(first, plan, bounds, context)];
+}
+
+function fewerRounds(circuit: Circuit, passes: readonly TimedItem[], plan: ClassPlan): readonly Option[] {
+  const { id, rounds, restSeconds } = circuit;
+  const least = Math.ceil(rounds * fitSettings.leastShare);
+  const worthOfRound = passes.reduce((sum, pass) => sum + (worthOf(pass, plan) * pass.movingSeconds) / 60, 0) / rounds;
+  return Array.from({ length: rounds - least }, (_, index) => rounds - 1 - index).map((left) => ({
+    edit: { kind: 'set-circuit', circuit: id, rounds: left, restSeconds },
+    taught: passes.filter(({ round }) => round <= left),
+    cost: worthOfRound * (rounds - left) + fitSettings.eachEdit,
+  }));
+}
+
+/** What can be done with a single item, beside leaving it as it is. */
+function itemOptions(timed: TimedItem, plan: ClassPlan, { forbidden }: Bounds, context: EvaluationContext): readonly Option[] {
+  const { item, movement } = timed;
+  const { leavingOut, eachEdit } = fitSettings;
+  const worth = worthOf(timed, plan);
   const minutes = (dose: Dose): number => (activeSecondsOf(dose) * (item.sides === 'both' ? 2 : 1)) / 60;
   const trimmed = smallerDoses(item.dose).map((dose): Option => {
     const lost = minutes(item.dose) - minutes(dose);
-    return { edit: { kind: 'set-dose', item: item.id, dose }, item: { ...item, dose }, familiarity, cost: worth * lost + eachEdit };
+    return {
+      edit: { kind: 'set-dose', item: item.id, dose },
+      taught: [{ ...timed, item: { ...item, dose } }],
+      cost: worth * lost + eachEdit,
+    };
   });
   const recorded = familiarityOf(context.exposures.get(item.movement));
   const asRecorded: readonly Option[] =
     item.familiarity !== undefined && item.familiarity !== recorded && recorded !== 'new'
-      ? [{ ...kept, edit: { kind: 'set-familiarity', item: item.id, familiarity: 'from-record' }, familiarity: recorded, cost: eachEdit }]
+      ? [
+          {
+            edit: { kind: 'set-familiarity', item: item.id, familiarity: 'from-record' },
+            taught: [{ ...timed, familiarity: recorded }],
+            cost: eachEdit,
+          },
+        ]
       : [];
   const isNamed = plan.focus.includes(movement.slug) || forbidden.has(item.id) || movement.needs.equipment.length > 0;
   const out: readonly Option[] = isNamed
     ? []
-    : [{ edit: { kind: 'remove', item: item.id }, item: null, familiarity, cost: worth * minutes(item.dose) + leavingOut + eachEdit }];
-  return [kept, ...asRecorded, ...trimmed, ...out];
+    : [{ edit: { kind: 'remove', item: item.id }, taught: [], cost: worth * minutes(item.dose) + leavingOut + eachEdit }];
+  return [...asRecorded, ...trimmed, ...out];
 }
 
 function smallerDoses(dose: Dose): readonly Dose[] {
@@ -186,7 +239,7 @@ interface Path {
 
 /** The cheapest choice of options that ends within the slot; null where none does. */
 function cheapest(
-  items: readonly TimedItem[],
+  units: readonly Unit[],
   plan: ClassPlan,
   bounds: Bounds,
   context: EvaluationContext,
@@ -194,17 +247,21 @@ function cheapest(
 ): Omit<Fit, 'kind'> | null {
   let open: ReadonlyMap<string, readonly Path[]> = new Map([['', [{ seconds: 0, cost: 0, before: null, taken: null }]]]);
   const meanAgeYears = meanAge(context.agesYears);
-  for (const timed of items) {
-    const options = optionsOf(timed, plan, bounds, context);
+  for (const unit of units) {
+    const options = optionsOf(unit, plan, bounds, context);
+    const now = unit.passes.reduce((sum, { seconds }) => sum + seconds, 0);
     const reached = new Map<string, Path[]>();
     for (const paths of open.values()) {
       const [first] = paths;
       if (!first) continue;
       // paths that stand in the same place go on alike
       for (const option of options) {
-        const seconds = lengthOf(option, timed, first.before, context, meanAgeYears);
-        const before = option.item ? surroundingsAfter(timed.movement, first.before) : first.before;
-        const step: FitStep | null = option.edit && { item: timed.item.id, edit: option.edit, savesSeconds: timed.seconds - seconds };
+        const { seconds, before } = taughtFrom(option.taught, first.before, context, meanAgeYears);
+        const step: FitStep | null = option.edit && {
+          item: unit.passes[0]?.item.id ?? '',
+          edit: option.edit,
+          savesSeconds: now - seconds,
+        };
         const place = placeOf(before);
         const there = reached.get(place) ?? [];
         reached.set(place, there);
@@ -245,16 +302,22 @@ function undominated(paths: Path[]): readonly Path[] {
 /** So many paths are all kept; beyond, those closer than a bucket are one. */
 const mostPaths = 400;
 
-function lengthOf(
-  { item, familiarity }: Option,
-  { movement }: TimedItem,
-  before: Surroundings | null,
+/** How long something takes from where the class stands, and where it stands then. */
+function taughtFrom(
+  taught: readonly Taught[],
+  from: Surroundings | null,
   { settings, paces }: EvaluationContext,
   meanAgeYears: number,
-): Seconds {
-  if (!item) return 0;
-  const context: ItemTimeContext = { settings, meanAgeYears, familiarity, pace: paces.get(movement.kind) ?? 1, before };
-  return secondsOf(partsOf(item, movement, context));
+): { readonly seconds: Seconds; readonly before: Surroundings | null } {
+  let seconds = 0;
+  let before = from;
+  for (const { item, movement, familiarity, round, roundRestSeconds } of taught) {
+    const pace = paces.get(movement.kind) ?? 1;
+    const context: ItemTimeContext = { settings, meanAgeYears, familiarity, pace, before, pass: { round, roundRestSeconds } };
+    seconds += secondsOf(partsOf(item, movement, context));
+    before = surroundingsAfter(movement, before);
+  }
+  return { seconds, before };
 }
 
 /** For time left over: what practice time goes to, as edits. */
@@ -262,18 +325,12 @@ function lengthened(plan: ClassPlan, library: Library, context: EvaluationContex
   const full = fillSlot(plan, library, context);
   const after = timelineOf(full, library, { ...context, meanAgeYears: meanAge(context.agesYears) });
   const before = new Map(placedItems(plan).map(({ item }) => [item.id, item]));
-  const lengths = new Map(
-    timelineOf(plan, library, { ...context, meanAgeYears: meanAge(context.agesYears) }).items.map(({ item, seconds }) => [
-      item.id,
-      seconds,
-    ]),
-  );
-  const steps = after.items.flatMap(({ item, seconds }): readonly FitStep[] => {
+  const lengths = itemTotals(timelineOf(plan, library, { ...context, meanAgeYears: meanAge(context.agesYears) }).items);
+  const steps = [...itemTotals(after.items).values()].flatMap(({ first: { item }, seconds }): readonly FitStep[] => {
     const old = before.get(item.id);
     if (!old || sameDose(old.dose, item.dose)) return [];
-    return [
-      { item: item.id, edit: { kind: 'set-dose', item: item.id, dose: item.dose }, savesSeconds: (lengths.get(item.id) ?? 0) - seconds },
-    ];
+    const savesSeconds = (lengths.get(item.id)?.seconds ?? 0) - seconds;
+    return [{ item: item.id, edit: { kind: 'set-dose', item: item.id, dose: item.dose }, savesSeconds }];
   });
   return steps.length === 0
     ? { kind: 'fits', steps, totalSeconds, cost: 0 }

@@ -2,7 +2,8 @@ import type { Library } from '../movement/library.js';
 import type { KnownMark } from '../versions/child-in-class.js';
 import type { MovementSlug } from '../unit.js';
 import type { AgeBand } from '../movement/age-band.js';
-import { placedItems, type ClassPlan } from './class-plan.js';
+import { outsideCircuit, tidied } from './circuit.js';
+import { placedItems, type ClassPlan, type Item } from './class-plan.js';
 import { itemOf } from './new-item.js';
 
 /** From which share of the children on a skill counts as shown by the group. */
@@ -16,16 +17,22 @@ export interface StepFurther {
 
 /** A plan as it was, with ids of its own; what was set for single children or looked at then is not taken along. */
 export function copyOf(plan: ClassPlan, library: Library, newId: () => string): ClassPlan {
-  return {
-    sections: plan.sections.map(({ kind, items }) => ({
+  const circuits = plan.circuits?.map((circuit) => ({ ...circuit, id: newId(), of: circuit.id }));
+  const circuitOf = (item: Item): Pick<Item, 'circuit'> => {
+    const own = circuits?.find(({ of }) => of === item.circuit);
+    return own ? { circuit: own.id } : {};
+  };
+  return tidied({
+    sections: plan.sections.map(({ items, ...section }) => ({
+      ...section,
       id: newId(),
-      kind,
       items: items
         .filter(({ movement }) => library.has(movement))
-        .map(({ tierByHand: _set, familiarity: _overruled, ...item }) => ({ ...item, id: newId() })),
+        .map(({ tierByHand: _set, familiarity: _overruled, ...item }) => ({ ...outsideCircuit(item), ...circuitOf(item), id: newId() })),
     })),
     focus: plan.focus.filter((slug) => library.has(slug)),
-  };
+    ...(circuits ? { circuits: circuits.map(({ id, rounds, restSeconds }) => ({ id, rounds, restSeconds })) } : {}),
+  });
 }
 
 /**
@@ -56,11 +63,13 @@ export function stepFurther(
   const byFrom = new Map(steps.map(({ from, to }) => [from, to]));
   return {
     plan: {
+      ...copied,
       sections: copied.sections.map((section) => ({
         ...section,
         items: section.items.map((item) => {
           const movement = library.get(byFrom.get(item.movement) ?? '');
-          return movement ? { ...itemOf(movement, band), id: item.id } : item;
+          if (!movement) return item;
+          return { ...itemOf(movement, band), id: item.id, ...(item.circuit === undefined ? {} : { circuit: item.circuit }) };
         }),
       })),
       focus: copied.focus.map((slug) => byFrom.get(slug) ?? slug),

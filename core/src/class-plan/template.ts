@@ -3,8 +3,10 @@ import type { Dose } from '../movement/dose.js';
 import type { Library } from '../movement/library.js';
 import type { SectionKind } from '../movement/section-kind.js';
 import { accepted, refused, type Result } from '../result.js';
-import type { MovementSlug, ProgrammeSlug } from '../unit.js';
+import type { CircuitId, MovementSlug, ProgrammeSlug } from '../unit.js';
+import type { Circuit } from './circuit.js';
 import type { ClassPlan } from './class-plan.js';
+import type { Track } from './music.js';
 import { itemOf } from './new-item.js';
 
 /** A running order to start from: whole as it stands, to be changed where the focus of the day wants it. */
@@ -17,8 +19,15 @@ export interface PlanTemplate {
   readonly focus: readonly MovementSlug[];
   readonly sections: readonly {
     readonly kind: SectionKind;
-    readonly items: readonly { readonly movement: MovementSlug; readonly dose?: Dose }[];
+    readonly music?: Track;
+    readonly items: readonly {
+      readonly movement: MovementSlug;
+      readonly dose?: Dose;
+      readonly circuit?: CircuitId;
+      readonly music?: Track;
+    }[];
   }[];
+  readonly circuits?: readonly Circuit[];
 }
 
 /**
@@ -33,17 +42,15 @@ export function planFromTemplate(
 ): Result<ClassPlan, { readonly kind: 'movements-missing'; readonly movements: readonly MovementSlug[] }> {
   const missing = template.sections.flatMap(({ items }) => items.map(({ movement }) => movement)).filter((slug) => !library.has(slug));
   if (missing.length > 0) return refused({ kind: 'movements-missing', movements: missing });
-  const sections = template.sections.map(({ kind, items }) => ({
+  const sections = template.sections.map(({ items, ...section }) => ({
+    ...section,
     id: newId(),
-    kind,
-    items: items.flatMap(({ movement: slug, dose }) => {
+    items: items.flatMap(({ movement: slug, ...said }) => {
       const movement = library.get(slug);
-      if (!movement) return [];
-      const item = itemOf(movement, template.ageBand);
-      return [{ ...item, id: newId(), dose: dose ?? item.dose }];
+      return movement ? [{ ...itemOf(movement, template.ageBand), ...said, id: newId() }] : [];
     }),
   }));
-  return accepted({ sections, focus: template.focus });
+  return accepted({ sections, focus: template.focus, ...(template.circuits ? { circuits: template.circuits } : {}) });
 }
 
 /** @returns the templates that fit a group, the nearest first: its programme, then its length, then its age. */
@@ -63,6 +70,16 @@ export function templateOf(plan: ClassPlan, about: Omit<PlanTemplate, 'focus' | 
     focus: plan.focus,
     sections: plan.sections
       .filter(({ items }) => items.length > 0)
-      .map(({ kind, items }) => ({ kind, items: items.map(({ movement, dose }) => ({ movement, dose })) })),
+      .map(({ kind, music, items }) => ({
+        kind,
+        ...(music ? { music } : {}),
+        items: items.map((item) => ({
+          movement: item.movement,
+          dose: item.dose,
+          ...(item.circuit === undefined ? {} : { circuit: item.circuit }),
+          ...(item.music ? { music: item.music } : {}),
+        })),
+      })),
+    ...(plan.circuits ? { circuits: plan.circuits } : {}),
   };
 }

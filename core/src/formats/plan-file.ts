@@ -1,4 +1,6 @@
 import { itemOf } from '../class-plan/new-item.js';
+import { circuitFaultsIn, tidied, type Circuit } from '../class-plan/circuit.js';
+import type { Track } from '../class-plan/music.js';
 import { placedItems, type ClassPlan, type Familiarity, type Item, type ItemSides } from '../class-plan/class-plan.js';
 import type { AgeBand } from '../movement/age-band.js';
 import type { Dose } from '../movement/dose.js';
@@ -6,7 +8,7 @@ import type { Library } from '../movement/library.js';
 import type { Movement, TierName } from '../movement/movement.js';
 import type { SectionKind } from '../movement/section-kind.js';
 import { accepted, refused, type Result } from '../result.js';
-import type { MovementSlug, ProgrammeSlug } from '../unit.js';
+import type { CircuitId, MovementSlug, ProgrammeSlug } from '../unit.js';
 
 export const planFormat = 'leiter-plan/1';
 
@@ -16,8 +18,10 @@ export interface WrittenPlan {
   readonly lengthMinutes: number;
   readonly startsAt?: string;
   readonly focus?: readonly MovementSlug[];
+  readonly circuits?: readonly Circuit[];
   readonly sections: readonly {
     readonly kind: SectionKind;
+    readonly music?: Track;
     readonly items: readonly {
       readonly id?: string;
       readonly movement: MovementSlug;
@@ -27,13 +31,16 @@ export interface WrittenPlan {
       readonly familiarity?: Familiarity;
       readonly cue?: string;
       readonly note?: string;
+      readonly circuit?: CircuitId;
+      readonly music?: Track;
     }[];
   }[];
 }
 
 export type PlanFileFault =
   | { readonly kind: 'movement-unknown'; readonly field: string; readonly movement: MovementSlug }
-  | { readonly kind: 'id-twice'; readonly field: string; readonly id: string };
+  | { readonly kind: 'id-twice'; readonly field: string; readonly id: string }
+  | { readonly kind: 'circuit-unknown' | 'circuit-torn'; readonly field: string; readonly circuit: CircuitId };
 
 /**
  * Reads a plan from a file. Items without an id get `item-1`, `item-2`, … in their order; sections `section-1`, ….
@@ -44,15 +51,18 @@ export function readPlan(file: WrittenPlan, library: Library, band: AgeBand): Re
   const faults: PlanFileFault[] = [];
   const ids = new Set<string>();
   let count = 0;
+  const fieldOf = new Map<string, string>();
   const sections = file.sections.map((section, sectionIndex) => ({
     id: `section-${String(sectionIndex + 1)}`,
     kind: section.kind,
+    ...(section.music ? { music: section.music } : {}),
     items: section.items.flatMap((written, itemIndex): readonly Item[] => {
       const field = `sections.${String(sectionIndex)}.items.${String(itemIndex)}`;
       count += 1;
       const id = written.id ?? `item-${String(count)}`;
       if (ids.has(id)) faults.push({ kind: 'id-twice', field: `${field}.id`, id });
       ids.add(id);
+      fieldOf.set(id, field);
       const movement = library.get(written.movement);
       if (!movement) {
         faults.push({ kind: 'movement-unknown', field: `${field}.movement`, movement: written.movement });
@@ -64,11 +74,28 @@ export function readPlan(file: WrittenPlan, library: Library, band: AgeBand): Re
   (file.focus ?? []).forEach((movement, index) => {
     if (!library.has(movement)) faults.push({ kind: 'movement-unknown', field: `focus.${String(index)}`, movement });
   });
-  return faults.length > 0 ? refused(faults) : accepted({ sections, focus: file.focus ?? [] });
+  const plan: ClassPlan = { sections, focus: file.focus ?? [], ...(file.circuits ? { circuits: file.circuits } : {}) };
+  for (const fault of circuitFaultsIn(plan))
+    faults.push(
+      fault.kind === 'circuit-twice'
+        ? { kind: 'id-twice', field: 'circuits', id: fault.circuit }
+        : { kind: fault.kind, field: `${fieldOf.get(fault.item) ?? 'sections'}.circuit`, circuit: fault.circuit },
+    );
+  return faults.length > 0 ? refused(faults) : accepted(tidied(plan));
 }
 
 /** What a file says of an item, and nothing that it leaves out. */
-function asItem({ movement, dose, sides, tiers, familiarity, cue, note }: WrittenPlan['sections'][number]['items'][number]) {
+function asItem({
+  movement,
+  dose,
+  sides,
+  tiers,
+  familiarity,
+  cue,
+  note,
+  circuit,
+  music,
+}: WrittenPlan['sections'][number]['items'][number]) {
   return {
     movement,
     ...(dose ? { dose } : {}),
@@ -77,6 +104,8 @@ function asItem({ movement, dose, sides, tiers, familiarity, cue, note }: Writte
     ...(familiarity ? { familiarity } : {}),
     ...(cue === undefined || cue === '' ? {} : { cue }),
     ...(note === undefined || note === '' ? {} : { note }),
+    ...(circuit === undefined ? {} : { circuit }),
+    ...(music ? { music } : {}),
   };
 }
 
@@ -92,7 +121,12 @@ export function writtenPlan(
     format: planFormat,
     ...about,
     focus: plan.focus,
-    sections: plan.sections.map(({ kind, items }) => ({ kind, items: items.map((item) => ({ id: item.id, ...asItem(item) })) })),
+    ...(plan.circuits ? { circuits: plan.circuits } : {}),
+    sections: plan.sections.map(({ kind, music, items }) => ({
+      kind,
+      ...(music ? { music } : {}),
+      items: items.map((item) => ({ id: item.id, ...asItem(item) })),
+    })),
     movements: [...used].flatMap((slug) => library.get(slug) ?? []),
   };
 }

@@ -10,7 +10,8 @@ export function warmSecondsBefore(timeline: Timeline): ReadonlyMap<ItemId, Secon
   const before = new Map<ItemId, Seconds>();
   let moved = 0;
   for (const { item, movement, movingSeconds } of timeline.items) {
-    before.set(item.id, moved);
+    // in a circuit the first round is the coldest
+    if (!before.has(item.id)) before.set(item.id, moved);
     if (movement.effort >= preparationSettings.warmEffort) moved += movingSeconds;
   }
   return before;

@@ -22,6 +22,8 @@ export interface ItemTimeContext {
   /** The instructor's learned pace for the kind: 1 as reckoned, 1.2 a fifth slower. */
   readonly pace: number;
   readonly before: Surroundings | null;
+  /** Which round of a circuit it is, and the rest before it; left out for what is done once. */
+  readonly pass?: { readonly round: number; readonly roundRestSeconds: Seconds };
 }
 
 /** Where the class stands when an item begins. */
@@ -98,15 +100,17 @@ export function workFactor(dose: Dose, context: ItemTimeContext): number {
 /**
  * The seconds of one item, by part. Formula of model.md:
  * explain + go-to + sides × (set-up + work) + (sides − 1) × change of side; explaining and working × age factor;
- * everything but timed and counted work × learned pace. Not rounded.
+ * everything but timed and counted work × learned pace. In a further round of a circuit nothing is explained again, and the rest
+ * between two rounds, which the clock gives, is part of going there. Not rounded.
  */
 export function partsOf(item: Item, movement: Movement, context: ItemTimeContext): TimeParts {
   const { settings, pace } = context;
   const sides = passesOf(item);
-  const explained = explainSeconds(movement.kind, item.tiers.length, context.familiarity, settings);
+  const isAgain = (context.pass?.round ?? 1) > 1;
+  const explained = isAgain ? 0 : explainSeconds(movement.kind, item.tiers.length, context.familiarity, settings);
   return {
     explain: explained * ageFactor(context.meanAgeYears, settings) * pace,
-    goTo: goToSeconds(movement, context.before, settings) * pace,
+    goTo: goToSeconds(movement, context.before, settings) * pace + (context.pass?.roundRestSeconds ?? 0),
     setUp: sides * setUpSeconds(movement.kind, item.dose, settings) * pace,
     work: sides * (activeSecondsOf(item.dose) + restSecondsOf(item.dose)) * workFactor(item.dose, context),
     sideChange: (sides - 1) * settings.changeOfSideSeconds[movement.kind] * pace,

@@ -28,7 +28,8 @@ export function stepsOf(timed: TimedItem): readonly Step[] {
   const passes = passesOf(item);
   const sides: readonly StepSide[] = item.sides === 'both' ? ['left', 'right'] : [sideOf(item.sides)];
   const steps: Step[] = [
-    { kind: 'go-to', seconds: parts.goTo },
+    { kind: 'rest', seconds: timed.roundRestSeconds, side: null },
+    { kind: 'go-to', seconds: parts.goTo - timed.roundRestSeconds },
     { kind: 'explain', seconds: parts.explain },
   ];
   sides.forEach((side, index) => {

@@ -1,9 +1,10 @@
-import { passesOf, placedItems, type ClassPlan, type Familiarity, type Item, type Section } from '../class-plan/class-plan.js';
+import { passesThrough } from '../class-plan/circuit.js';
+import { passesOf, type ClassPlan, type Familiarity, type Item, type Section } from '../class-plan/class-plan.js';
 import { activeSecondsOf } from '../movement/dose.js';
 import type { MovementKind } from '../movement/kind.js';
 import type { Library } from '../movement/library.js';
 import type { Movement } from '../movement/movement.js';
-import type { MovementSlug, Seconds } from '../unit.js';
+import type { ItemId, MovementSlug, Seconds } from '../unit.js';
 import { familiarityOf, type Exposure } from './familiarity.js';
 import {
   changesFraming,
@@ -28,7 +29,7 @@ export interface TimelineContext {
   readonly paces: ReadonlyMap<MovementKind, number>;
 }
 
-/** One item on the clock. All times in seconds from the start of the class. */
+/** One item on the clock; a station of a circuit is there once for each round. All times in seconds from the start of the class. */
 export interface TimedItem {
   readonly item: Item;
   readonly section: Section;
@@ -41,6 +42,11 @@ export interface TimedItem {
   readonly workStartSecond: Seconds;
   /** How long bodies move: work without rests, all sides. */
   readonly movingSeconds: Seconds;
+  /** Which round of a circuit, from 1; 1 of 1 for what is done once. */
+  readonly round: number;
+  readonly rounds: number;
+  /** Of going there: the rest between two rounds. */
+  readonly roundRestSeconds: Seconds;
 }
 
 /** A whole class on the clock. */
@@ -64,10 +70,10 @@ export function timelineOf(plan: ClassPlan, library: Library, context: TimelineC
   let moving = 0;
   let levelChanges = 0;
   let reframings = 0;
-  for (const { item, section } of placedItems(plan)) {
+  for (const { item, section, round, rounds, roundRestSeconds } of passesThrough(plan)) {
     const movement = library.get(item.movement);
     if (!movement) {
-      unknown.push(item);
+      if (round === 1) unknown.push(item);
       continue;
     }
     const familiarity = item.familiarity ?? familiarityOf(context.exposures.get(item.movement));
@@ -77,6 +83,7 @@ export function timelineOf(plan: ClassPlan, library: Library, context: TimelineC
       familiarity,
       pace: context.paces.get(movement.kind) ?? 1,
       before,
+      pass: { round, roundRestSeconds },
     };
     const parts = partsOf(item, movement, timeContext);
     const seconds = secondsOf(parts);
@@ -91,6 +98,9 @@ export function timelineOf(plan: ClassPlan, library: Library, context: TimelineC
       parts,
       workStartSecond: startSecond + parts.goTo + parts.explain,
       movingSeconds,
+      round,
+      rounds,
+      roundRestSeconds,
     });
     levelChanges += changesLevel(movement, before) ? 1 : 0;
     reframings += changesFraming(movement, before) ? 1 : 0;
@@ -114,4 +124,41 @@ export function sectionSeconds(plan: ClassPlan, timeline: Timeline): readonly { 
     section,
     seconds: timeline.items.filter((timed) => timed.section.id === section.id).reduce((sum, timed) => sum + timed.seconds, 0),
   }));
+}
+
+/** Each item where it comes first: circuits are not gone round again. */
+export function firstRounds(items: readonly TimedItem[]): readonly TimedItem[] {
+  return items.filter(({ round }) => round === 1);
+}
+
+/** What an item takes in all its rounds together. */
+export interface ItemTotal {
+  readonly first: TimedItem;
+  readonly seconds: Seconds;
+  readonly parts: TimeParts;
+}
+
+/** Per item, in the order of the class, its time over all rounds. */
+export function itemTotals(items: readonly TimedItem[]): ReadonlyMap<ItemId, ItemTotal> {
+  const totals = new Map<ItemId, ItemTotal>();
+  for (const timed of items) {
+    const before = totals.get(timed.item.id);
+    totals.set(
+      timed.item.id,
+      before
+        ? { first: before.first, seconds: before.seconds + timed.seconds, parts: sumOf(before.parts, timed.parts) }
+        : { first: timed, seconds: timed.seconds, parts: timed.parts },
+    );
+  }
+  return totals;
+}
+
+function sumOf(one: TimeParts, other: TimeParts): TimeParts {
+  return {
+    explain: one.explain + other.explain,
+    goTo: one.goTo + other.goTo,
+    setUp: one.setUp + other.setUp,
+    work: one.work + other.work,
+    sideChange: one.sideChange + other.sideChange,
+  };
 }

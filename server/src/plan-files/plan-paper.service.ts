@@ -7,6 +7,7 @@ import {
   doseText,
   evaluatePlan,
   figureMarkup,
+  firstRounds,
   motionOf,
   roomFor,
   safetyTalkOf,
@@ -18,6 +19,7 @@ import {
   type Library,
   type Movement,
   type TimedItem,
+  type Track,
 } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import pdfmake from 'pdfmake';
@@ -91,15 +93,17 @@ export class PlanPaperService {
 }
 
 function sizeFor({ timeline }: Evaluation): number {
-  return Math.max(5.5, Math.min(8.5, (8.5 * usualLines) / Math.max(1, timeline.items.length)));
+  return Math.max(5.5, Math.min(8.5, (8.5 * usualLines) / Math.max(1, firstRounds(timeline.items).length)));
 }
 
 function runningOrder(page: ClassPageResponse, evaluation: Evaluation): readonly Cell[] {
   const { timeline } = evaluation;
   const counts = versionCounts(evaluation.versions);
   const size = sizeFor(evaluation);
-  const rows = timeline.items.map((timed, index) => {
-    const isFirst = timeline.items[index - 1]?.section.id !== timed.section.id;
+  const items = firstRounds(timeline.items);
+  const rows = items.map((timed, index) => {
+    const before = items[index - 1];
+    const isFirst = before?.section.id !== timed.section.id;
     const sides = sidesText(timed.item.sides);
     return [
       { text: timeOfDay(page.class.startsAt, timed.startSecond), bold: isFirst },
@@ -107,7 +111,9 @@ function runningOrder(page: ClassPageResponse, evaluation: Evaluation): readonly
       {
         text: [
           { text: timed.movement.name, bold: true },
-          { text: isFirst ? `   ${timed.section.kind}` : '', color: soft },
+          { text: isFirst ? `   ${timed.section.kind}${musicText(timed.section.music)}` : '', color: soft },
+          { text: musicText(timed.item.music), color: soft },
+          { text: circuitText(timed, before, page), color: soft },
         ],
       },
       { text: `${doseText(timed.item.dose)}${sides ? `, ${sides}` : ''}` },
@@ -140,6 +146,17 @@ function runningOrder(page: ClassPageResponse, evaluation: Evaluation): readonly
   ];
 }
 
+const musicText = (music: Track | undefined): string =>
+  music ? `, to ${music.name === '' ? 'music' : `“${music.name}”`} ${clockText(music.seconds)}` : '';
+
+/** Said at the first station; at the others, that they belong to it. */
+function circuitText({ item, rounds }: TimedItem, before: TimedItem | undefined, { stored }: ClassPageResponse): string {
+  if (rounds === 1) return '';
+  if (before?.item.circuit === item.circuit) return '   in the circuit';
+  const rest = stored?.plan.circuits?.find(({ id }) => id === item.circuit)?.restSeconds ?? 0;
+  return `   circuit, ${String(rounds)} rounds${rest > 0 ? `, ${String(rest)} s rest between` : ''}`;
+}
+
 function cueOf({ item, movement }: TimedItem): string {
   const said = item.cue ?? movement.cues[0];
   return said === undefined ? '' : `“${said}”`;
@@ -159,17 +176,18 @@ function secondPage(
   library: Library,
   children: readonly ExpectedChild[],
 ): readonly Cell[] {
+  const once = firstRounds(timeline.items);
   const said = children.map((child) => {
     const own = versions.filter(
       ({ childId, tier, bar, isByHand }) => childId === child.id && (tier !== 'core' || bar !== null || isByHand),
     );
-    const lines = timeline.items.flatMap(({ item, movement }) => {
+    const lines = once.flatMap(({ item, movement }) => {
       const version = own.find(({ itemId }) => itemId === item.id);
       return version && version.tier !== 'harder' && version.tier !== 'core'
         ? [`${movement.name} – ${versionWords(version, library, page.syllabus)}`]
         : [];
     });
-    const harder = timeline.items.filter(({ item }) =>
+    const harder = once.filter(({ item }) =>
       versions.some((one) => one.childId === child.id && one.itemId === item.id && one.tier === 'harder'),
     );
     return [

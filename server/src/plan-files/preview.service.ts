@@ -5,6 +5,7 @@ import {
   ageOn,
   defaultTimingSettings,
   evaluatePlan,
+  itemTotals,
   libraryFaultWords,
   libraryOf,
   meanAge,
@@ -77,10 +78,20 @@ export class PreviewService {
 }
 
 export function planFault(fault: PlanFileFault): PreviewFault {
-  return {
-    field: `plan.${fault.field}`,
-    message: fault.kind === 'id-twice' ? `The id “${fault.id}” is there twice.` : `There is no movement “${fault.movement}”.`,
-  };
+  return { field: `plan.${fault.field}`, message: planFaultWords(fault) };
+}
+
+function planFaultWords(fault: PlanFileFault): string {
+  switch (fault.kind) {
+    case 'id-twice':
+      return `The id “${fault.id}” is there twice.`;
+    case 'movement-unknown':
+      return `There is no movement “${fault.movement}”.`;
+    case 'circuit-unknown':
+      return `There is no circuit “${fault.circuit}” in the plan.`;
+    case 'circuit-torn':
+      return `The stations of the circuit “${fault.circuit}” do not stand next to each other in one section.`;
+  }
 }
 
 /** The file as core knows it: plain values, without the classes that validated it. */
@@ -139,7 +150,12 @@ function answerOf(
       levelChanges: timeline.levelChanges,
       reframings: timeline.reframings,
       sections: sectionSeconds(plan, timeline).map(({ section, seconds }) => ({ kind: section.kind, seconds })),
-      items: timeline.items.map(({ item, startSecond, seconds, parts }) => ({ id: item.id, startSecond, seconds, parts })),
+      items: [...itemTotals(timeline.items)].map(([id, { first, seconds, parts }]) => ({
+        id,
+        startSecond: first.startSecond,
+        seconds,
+        parts,
+      })),
     },
     findings: findings.map((finding) => {
       const { title, sentence } = wordsOf(finding, timeline, library);

@@ -1,4 +1,4 @@
-import { SavePlanRequest, SaveTemplateRequest, type StoredPlan, type TemplateResponse } from '@leiter/contract';
+import { SavePlanRequest, SaveTemplateRequest, type PlanVersion, type StoredPlan, type TemplateResponse } from '@leiter/contract';
 import { mostItems } from '@leiter/core';
 import { Body, Controller, Delete, Get, HttpCode, Param, ParseUUIDPipe, Post, Put } from '@nestjs/common';
 import { ProblemException } from '../http/problem.js';
@@ -41,6 +41,12 @@ export class PlansController {
     return this.templates.remove(asker.clubId, id);
   }
 
+  /** Asked by pages that show the plan, to see that somebody else changed it. */
+  @Get('classes/:id/plan/version')
+  version(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<PlanVersion> {
+    return this.plans.version(asker.clubId, id);
+  }
+
   @ForRoles('owner', 'instructor')
   @Put('classes/:id/plan')
   async save(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string, @Body() body: SavePlanRequest): Promise<StoredPlan> {
@@ -61,6 +67,11 @@ export function planProblem(error: SavePlanRefusal): ProblemException {
       });
     case 'ids-twice':
       return new ProblemException(422, 'Two parts of the plan have the same id.');
+    case 'circuits-wrong':
+      return new ProblemException(
+        422,
+        'The stations of a circuit stand next to each other in one section, and the plan lists the circuit once.',
+      );
     case 'too-many-items':
       return new ProblemException(422, `A plan takes at most ${String(mostItems)} items.`);
   }

@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
-import type { PlanConflict, SavePlanRequest, StoredPlan } from '@leiter/contract';
-import { accepted, mostItems, placedItems, refused, type ClassPlan, type Result } from '@leiter/core';
+import type { PlanConflict, PlanVersion, SavePlanRequest, StoredPlan } from '@leiter/contract';
+import { accepted, circuitFaultsIn, mostItems, placedItems, refused, type ClassPlan, type Result } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager } from 'typeorm';
@@ -13,6 +13,7 @@ export type SavePlanRefusal =
   | ({ readonly kind: 'changed-meanwhile' } & PlanConflict)
   | { readonly kind: 'movements-unknown'; readonly movements: readonly string[] }
   | { readonly kind: 'ids-twice' }
+  | { readonly kind: 'circuits-wrong' }
   | { readonly kind: 'too-many-items' };
 
 interface PlanRow {
@@ -33,6 +34,18 @@ export class PlansService {
     return this.findIn(this.source, clubId, classId);
   }
 
+  /** Who saved the plan of a class last; version 0 where it has none. */
+  async version(clubId: string, classId: string): Promise<PlanVersion> {
+    const [row] = await rows<{ readonly version: number; readonly saved_by: string | null }>(
+      this.source,
+      `SELECT coalesce(l.version, 0) AS version, p.name AS saved_by FROM class_session c LEFT JOIN class_plan l ON l.class_id = c.id
+       LEFT JOIN person p ON p.id = l.saved_by WHERE c.club_id = $1 AND c.id = $2`,
+      [clubId, classId],
+    );
+    if (!row) throw notFound('class');
+    return { version: row.version, savedBy: row.saved_by };
+  }
+
   /**
    * Stores the plan of a class as the next version. A save on an old version is refused with both versions, unless what
    * is stored is the very same plan: then the first try had arrived and only its answer was lost.
@@ -46,6 +59,7 @@ export class PlansService {
     if (items.length > mostItems) return refused({ kind: 'too-many-items' });
     const ids = [...items.map(({ item }) => item.id), ...plan.sections.map(({ id }) => id)];
     if (new Set(ids).size < ids.length) return refused({ kind: 'ids-twice' });
+    if (circuitFaultsIn(plan).length > 0) return refused({ kind: 'circuits-wrong' });
     const unknown = await this.library.missing(clubId, [...items.map(({ item }) => item.movement), ...plan.focus]);
     if (unknown.length > 0) return refused({ kind: 'movements-unknown', movements: unknown });
     return this.source.transaction(async (manager) => {

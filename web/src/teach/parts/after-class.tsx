@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ClassPageResponse } from '@leiter/contract';
-import { clockText, type Evaluation } from '@leiter/core';
+import { clockText, itemTotals, type Evaluation } from '@leiter/core';
 import { Link } from 'react-router';
 import { storeItemTimes, useTeachingNoted } from '../../plan/class.queries';
 import { palette } from '../../shared/palette';
@@ -22,9 +22,9 @@ export function AfterClass({
   const real = live.run?.realSeconds ?? {};
   const total = Object.values(real).reduce((sum, seconds) => sum + seconds, 0);
   const finish = async (): Promise<void> => {
-    const times = evaluation.timeline.items.flatMap(({ item, seconds }) => {
-      const realSeconds = real[item.id];
-      return realSeconds === undefined ? [] : [{ itemId: item.id, plannedSeconds: seconds, realSeconds }];
+    const times = [...itemTotals(evaluation.timeline.items)].flatMap(([itemId, { seconds }]) => {
+      const realSeconds = real[itemId];
+      return realSeconds === undefined ? [] : [{ itemId, plannedSeconds: seconds, realSeconds }];
     });
     await storeItemTimes(page.class.id, times);
     await noted.mutateAsync({ teaching: 'ended' });

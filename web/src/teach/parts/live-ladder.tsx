@@ -48,7 +48,7 @@ export function LiveLadder({
       <Box sx={{ position: 'absolute', left: 22, width: 167, top: nowAt, transform: `translateY(${String(-offset)}px)` }}>
         {rungs.map(({ timed, top: rungTop, height }, index) => (
           <Box
-            key={timed.item.id}
+            key={`${timed.item.id} ${String(timed.round)}`}
             sx={{
               position: 'absolute',
               top: rungTop,
