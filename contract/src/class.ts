@@ -108,7 +108,13 @@ export interface ClassPageResponse {
   /** Null when nobody has planned it yet. */
   readonly stored: StoredPlan | null;
   readonly exposures: readonly (Exposure & { readonly movement: string })[];
-  readonly paces: readonly { readonly kind: MovementKind; readonly factor: number; readonly items: number }[];
+  /** The instructor's learned pace by kind, with how many items of how many classes it rests on. */
+  readonly paces: readonly {
+    readonly kind: MovementKind;
+    readonly factor: number;
+    readonly items: number;
+    readonly classes: number;
+  }[];
   readonly observations: readonly ObservationResponse[];
   /** Where its instructor teaches; null as long as nobody said. */
   readonly room: TeachingRoom | null;

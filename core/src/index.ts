@@ -76,11 +76,12 @@ export { frameOf, outOfRoom, type TeachingRoom } from './versions/teaching-room.
 export { versionCounts, versionsOf, type Bar, type Version, type VersionContext, type VersionCounts } from './versions/version.js';
 export { barWords, countsText, versionWords } from './versions/version-words.js';
 export { defaultTimingSettings, type TimingSettings } from './timing/settings.js';
-export { type TimeParts } from './timing/item-time.js';
+export { changesFraming, changesLevel, surroundingsAfter, type Surroundings, type TimeParts } from './timing/item-time.js';
 export { type Exposure } from './timing/familiarity.js';
 export { learnedPace, type ItemRun } from './timing/learned-pace.js';
 export { firstRounds, itemTotals, sectionSeconds, type ItemTotal, type TimedItem, type Timeline } from './timing/timeline.js';
 export { type Step, type StepSide } from './timing/step.js';
+export { bodyAt, type BodyAt } from './preparation/body-at.js';
 export { type EffortCurve } from './preparation/effort-curve.js';
 export { checkIds, severities, type CheckId, type Finding, type Severity } from './checks/finding.js';
 export { regionWord, wordsOf, type FindingWords } from './checks/finding-words.js';

@@ -246,6 +246,9 @@ describe('the plan of a class as a file', () => {
       .expect(422);
     expect(answer.body.errors).toEqual([{ field: 'plan.focus.0', message: 'There is no movement “moon-walk”.' }]);
     expect(await before()).toBe(stored);
+    const look = await owner.post(`${into}?dryRun=true`).send({ version: 0, file: plan }).expect(200);
+    expect(look.body.addedMovements).toEqual(['mole-lever']);
+    expect(await before()).toBe(stored);
     expect((await owner.post(into).send({ version: 0, file: plan }).expect(200)).body.addedMovements).toEqual(['mole-lever']);
     expect((await owner.get('/api/library/mole-lever').expect(200)).body.isOwn).toBe(true);
   });

@@ -1,5 +1,5 @@
 import type { Movement } from '../movement/movement.js';
-import type { MovementKind } from '../movement/kind.js';
+import { onHandsSeconds } from '../preparation/on-hands.js';
 import type { TimedItem } from '../timing/timeline.js';
 import type { Seconds } from '../unit.js';
 import type { Check, CheckContext } from './check.js';
@@ -11,14 +11,7 @@ export const wristLimits = {
   youngSeconds: 60,
   olderSeconds: 90,
   reliefSeconds: 30,
-  /** Share of the working time in which the hands carry: a skill is mostly walking back and setting up (job.md). Our estimate. */
-  shareOfWork: { skill: 0.3, drill: 0.5, combination: 0.2, game: 0.3 } as Partial<Record<MovementKind, number>>,
 } as const;
-
-/** Seconds of weight on the hands in an item. */
-export function onHandsSeconds({ movement, movingSeconds }: Pick<TimedItem, 'movement' | 'movingSeconds'>): Seconds {
-  return movement.hazards.includes('weight-on-hands') ? movingSeconds * (wristLimits.shareOfWork[movement.kind] ?? 1) : 0;
-}
 
 /** Too long on the hands without half a minute of relief; one finding for each such stretch. */
 export const wristTime: Check = (context) => {

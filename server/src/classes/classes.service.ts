@@ -265,10 +265,10 @@ export class ClassesService {
   }
 
   private async paces(clubId: string, instructorId: string | null): Promise<ClassPageResponse['paces']> {
-    const runs = await rows<ItemRun>(
+    const runs = await rows<ItemRun & { readonly classId: string }>(
       this.source,
-      `SELECT kind, "plannedSeconds", "realSeconds" FROM (
-         SELECT m.document ->> 'kind' AS kind, i.planned_seconds AS "plannedSeconds", i.real_seconds AS "realSeconds", c.day, i.item_id,
+      `SELECT kind, "plannedSeconds", "realSeconds", "classId" FROM (
+         SELECT m.document ->> 'kind' AS kind, i.planned_seconds AS "plannedSeconds", i.real_seconds AS "realSeconds", c.id AS "classId", c.day, i.item_id,
                 row_number() OVER (PARTITION BY m.document ->> 'kind' ORDER BY c.day DESC, i.item_id) AS nth
          FROM item_time i JOIN class_session c ON c.id = i.class_id JOIN movement m ON m.club_id = i.club_id AND m.slug = i.movement_slug
          WHERE i.club_id = $1 AND c.instructor_id = $2) AS recent
@@ -276,7 +276,10 @@ export class ClassesService {
       [clubId, instructorId, pacedItems],
     );
     return movementKinds
-      .map((kind) => ({ kind, factor: learnedPace(runs, kind), items: runs.filter((run) => run.kind === kind).length }))
+      .map((kind) => {
+        const own = runs.filter((run) => run.kind === kind);
+        return { kind, factor: learnedPace(runs, kind), items: own.length, classes: new Set(own.map(({ classId }) => classId)).size };
+      })
       .filter(({ items }) => items > 0);
   }
 }

@@ -30,7 +30,12 @@ export class PlanFileService {
   }
 
   /** Puts the running order of a file into a class, with the movements that the club does not have; those it has stay as they are. */
-  async import(asker: Asker, classId: string, { file, version }: ImportPlanRequest): Promise<Result<PlanImportResponse, ImportRefusal>> {
+  async import(
+    asker: Asker,
+    classId: string,
+    { file, version }: ImportPlanRequest,
+    { isDryRun }: { readonly isDryRun: boolean },
+  ): Promise<Result<PlanImportResponse, ImportRefusal>> {
     const page = await this.classes.page(asker.clubId, classId);
     const own = await this.library.library(asker.clubId);
     const library = withInline(own, file);
@@ -40,13 +45,14 @@ export class PlanFileService {
     if (!plan.ok) return refused({ kind: 'faults', faults: plan.error.map(planFault) });
     const missing = [...library.value.values()].filter(({ slug }) => !own.has(slug));
     if (missing.length > 0) {
-      const taken = await this.imports.take(asker, missing, { isDryRun: false });
+      const taken = await this.imports.take(asker, missing, { isDryRun });
       if (!taken.ok)
         return refused({
           kind: 'faults',
           faults: taken.error.map(({ entry, field, found }) => ({ field: `plan.movements.${entry}.${field}`, message: found })),
         });
     }
+    if (isDryRun) return accepted({ addedMovements: missing.map(({ slug }) => slug), version });
     // validated as a file above: the same shape that the page saves
     const saved = await this.plans.save(asker, classId, { version, plan: structuredClone(plan.value) as never });
     if (!saved.ok) return saved;

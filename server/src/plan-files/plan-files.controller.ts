@@ -1,5 +1,5 @@
 import { ImportPlanRequest, PreviewPlanRequest, type PlanImportResponse, type PlanPreviewResponse } from '@leiter/contract';
-import { Body, Controller, Get, HttpCode, Param, ParseUUIDPipe, Post, StreamableFile } from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, Param, ParseBoolPipe, ParseUUIDPipe, Post, Query, StreamableFile } from '@nestjs/common';
 import { ProblemException } from '../http/problem.js';
 import { AskedBy, ForRoles, type Asker } from '../people/session.guard.js';
 import { planProblem } from '../plans/plans.controller.js';
@@ -39,15 +39,17 @@ export class PlanFilesController {
     return new StreamableFile(pdf, { type: 'application/pdf', disposition: `inline; filename="${name}"` });
   }
 
+  /** Puts the plan of a file into a class. With `dryRun=true` it only says what would come with it. */
   @ForRoles('owner', 'instructor')
   @Post('classes/:id/plan/import')
   @HttpCode(200)
   async import(
     @AskedBy() asker: Asker,
     @Param('id', ParseUUIDPipe) id: string,
+    @Query('dryRun', new ParseBoolPipe({ optional: true })) dryRun: boolean | undefined,
     @Body() body: ImportPlanRequest,
   ): Promise<PlanImportResponse> {
-    const taken = await this.files.import(asker, id, body);
+    const taken = await this.files.import(asker, id, body, { isDryRun: dryRun ?? false });
     if (taken.ok) return taken.value;
     if (taken.error.kind === 'faults') throw faultsProblem('Nothing was stored: the plan does not fit.', taken.error.faults);
     throw planProblem(taken.error);

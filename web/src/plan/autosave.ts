@@ -104,9 +104,28 @@ export function useAutosave(classId: string, plan: ClassPlan, stored: StoredPlan
     [save],
   );
 
+  /** Whether somebody else saved since, and nothing of one's own is on its way: then theirs can simply be shown. */
+  const isNews = useCallback(
+    (saved: number): boolean => saved > version.current && latest.current === arrived.current && !isRunning.current,
+    [],
+  );
+
+  /** Goes on from what somebody else saved. @returns false when something of one's own came in between. */
+  const goOnFrom = useCallback(
+    (stored: StoredPlan): boolean => {
+      if (!isNews(stored.version)) return false;
+      version.current = stored.version;
+      arrived.current = stored.plan;
+      latest.current = stored.plan;
+      setState({ kind: 'saved', plan: stored.plan });
+      return true;
+    },
+    [isNews],
+  );
+
   // a change that waits for its moment is not saved yet, and nothing says that it is
   const shown: SaveState = state.kind === 'saved' && state.plan !== plan ? { kind: 'saving' } : state;
-  return { state: shown, settle, saveNow: save };
+  return { state: shown, settle, isNews, goOnFrom };
 }
 
 function stateAfter(error: unknown): SaveState {

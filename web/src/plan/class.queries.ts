@@ -5,6 +5,8 @@ import type {
   ClassPageResponse,
   ClassResponse,
   ComingClass,
+  PlanImportResponse,
+  PlanVersion,
   SaveTemplateRequest,
   StoredPlan,
   TemplateResponse,
@@ -53,6 +55,32 @@ export function useAddClass() {
 
 export function savePlan(classId: string, version: number, plan: ClassPlan): Promise<StoredPlan> {
   return api<StoredPlan>('PUT', `classes/${classId}/plan`, { version, plan });
+}
+
+const lookedForMilliseconds = 3000;
+
+/** Who saved the plan of a class last; asked again every few seconds while the page is looked at. */
+export function usePlanVersion(classId: string) {
+  return useQuery({
+    queryKey: ['plan-version', classId],
+    queryFn: () => api<PlanVersion>('GET', `classes/${classId}/plan/version`),
+    refetchInterval: lookedForMilliseconds,
+    retry: false,
+    gcTime: 0,
+  });
+}
+
+/** All of a class anew. */
+export function readClassPage(id: string): Promise<ClassPageResponse> {
+  return queryClient.fetchQuery({ queryKey: classKey(id), queryFn: () => api<ClassPageResponse>('GET', `classes/${id}`), staleTime: 0 });
+}
+
+/** Puts the running order of a file into a class; with `isDryRun` it only says what would come with it. */
+export function takeInPlan(
+  classId: string,
+  { version, file, isDryRun }: { readonly version: number; readonly file: object; readonly isDryRun: boolean },
+): Promise<PlanImportResponse> {
+  return api<PlanImportResponse>('POST', `classes/${classId}/plan/import${isDryRun ? '?dryRun=true' : ''}`, { version, file });
 }
 
 /** Puts a stored plan where pages read it; the lists that show whether a class is planned are read anew. */

@@ -1,5 +1,5 @@
 import { aMovement, anItem, aPlan } from '@leiter/core/testing';
-import { libraryOf, type ItemSides } from '@leiter/core';
+import { applyEdit, libraryOf, type ClassPlan, type ItemSides } from '@leiter/core';
 import { describe, expect, it } from 'vitest';
 import { editOfKey, neighbourOf, nextTiers } from './plan-keys';
 
@@ -14,6 +14,30 @@ const plan = aPlan({
       dose: { kind: 'hold', sets: 1, holdSeconds: 20, restSeconds: 0 },
     }),
   ],
+});
+
+describe('the key C', () => {
+  const section = aPlan({ strength: ['a', 'b', 'c'].map((id) => anItem('jog', { id })), closing: [anItem('jog', { id: 'd' })] });
+  const pressed = (some: ClassPlan, id: string): ClassPlan => {
+    const edit = editOfKey('circuit', some, id, library);
+    const done = edit && applyEdit(some, edit, () => 'circuit');
+    return done?.ok ? done.value : some;
+  };
+  const stations = (some: ClassPlan) =>
+    some.sections.map(({ items }) => items.map(({ circuit }) => (circuit === undefined ? '.' : 'o')).join(''));
+
+  it('makes a circuit with the next item, and takes in one more each time', () => {
+    const two = pressed(section, 'a');
+    expect(stations(two)).toEqual(['oo.', '.']);
+    expect(two.circuits).toMatchObject([{ rounds: 2, restSeconds: 30 }]);
+    expect(stations(pressed(two, 'b'))).toEqual(['ooo', '.']);
+  });
+
+  it('keeps to the section, and with Shift takes the circuit apart', () => {
+    expect(editOfKey('circuit', section, 'c', library)).toBeNull();
+    expect(editOfKey('apart', section, 'a', library)).toBeNull();
+    expect(editOfKey('apart', pressed(section, 'a'), 'b', library)).toEqual({ kind: 'break-circuit', circuit: 'circuit' });
+  });
 });
 
 describe('a key on the chosen item', () => {

@@ -1,6 +1,8 @@
 import {
   findItem,
+  newCircuit,
   placedItems,
+  rowsOf,
   sidesToChoose,
   stepDose,
   stepItem,
@@ -12,7 +14,7 @@ import {
 } from '@leiter/core';
 
 /** What a key of the Plan page does to the item that is chosen: an edit, or nothing. */
-export type PlanKey = 'more' | 'less' | 'sides' | 'tiers' | 'double' | 'remove' | 'up' | 'down';
+export type PlanKey = 'more' | 'less' | 'sides' | 'tiers' | 'double' | 'remove' | 'up' | 'down' | 'circuit' | 'apart';
 
 export function editOfKey(key: PlanKey, plan: ClassPlan, chosen: string, library: Library): PlanEdit | null {
   const item = findItem(plan, chosen)?.item;
@@ -41,7 +43,24 @@ export function editOfKey(key: PlanKey, plan: ClassPlan, chosen: string, library
     case 'up':
     case 'down':
       return stepItem(plan, item.id, key);
+    case 'circuit':
+      return circuitWithNext(plan, item.id);
+    case 'apart':
+      return item.circuit === undefined ? null : { kind: 'break-circuit', circuit: item.circuit };
   }
+}
+
+/**
+ * The edit that makes a circuit of an item and the one after it, or takes the next one into the circuit it is in; a circuit that
+ * comes next is taken in whole. Null where the section ends.
+ */
+export function circuitWithNext(plan: ClassPlan, chosen: string): PlanEdit | null {
+  const rows = rowsOf(plan);
+  const index = rows.findIndex(({ items }) => items.some(({ id }) => id === chosen));
+  const [row, next] = [rows[index], rows[index + 1]];
+  if (!row || !next || next.section !== row.section) return null;
+  const { rounds, restSeconds } = row.circuit ?? next.circuit ?? newCircuit;
+  return { kind: 'make-circuit', items: [...row.items, ...next.items].map(({ id }) => id), rounds, restSeconds };
 }
 
 /** The key T goes: all versions → core alone → easier and core → core and harder → all again, of those there are. */

@@ -36,6 +36,27 @@ describe('the ruler', () => {
     expect(rulerOf(plan, timed(plan), 500).sections.at(-1)?.height).toBe(emptySectionPixels);
   });
 
+  it('has one rung for each further round of a circuit, as tall as the round is long', () => {
+    const [section] = planOf(120, 60).sections;
+    const plan: ClassPlan = {
+      sections: section ? [{ ...section, items: section.items.map((item) => ({ ...item, circuit: 'c' })) }] : [],
+      focus: [],
+      circuits: [{ id: 'c', rounds: 3, restSeconds: 20 }],
+    };
+    const items = timed(plan);
+    const ruler = rulerOf(plan, items, 600);
+    expect(ruler.rounds.map(({ round, passes }) => [round, passes.length])).toEqual([
+      [2, 2],
+      [3, 2],
+    ]);
+    const second = items.filter(({ round }) => round === 2).reduce((sum, { seconds }) => sum + seconds, 0);
+    const scale = (ruler.rungs.get('i0')?.height ?? 0) / (items[0]?.seconds ?? 1);
+    expect(ruler.rounds[0]?.height).toBeCloseTo(second * scale, 3);
+    expect(ruler.circuits).toEqual([{ id: 'c', top: 0, height: ruler.height }]);
+    const begins = items.find(({ round }) => round === 2)?.startSecond ?? 0;
+    expect(ruler.yOf(begins)).toBeCloseTo(ruler.rounds[0]?.top ?? -1, 6);
+  });
+
   it('keeps the clock true: later is never higher, and each item begins where its rung begins', () => {
     fc.assert(
       fc.property(

@@ -6,12 +6,15 @@ import type { PlanStore } from './plan-store';
 
 export const planKeysHelp: readonly (readonly [string, string])[] = [
   ['/', 'find a movement; Enter adds it'],
+  ['N', 'write the next item here: a name, and a dose if you like'],
   ['↑ ↓', 'choose an item'],
   ['Alt ↑ ↓', 'move it up or down'],
   ['+ −', 'more, less'],
   ['S', 'sides'],
   ['T', 'versions in use'],
   ['D', 'double'],
+  ['C', 'a circuit with the next item; again: take in one more'],
+  ['Shift C', 'take the circuit apart'],
   ['Del', 'remove'],
   ['Ctrl Z', 'undo'],
   ['Ctrl Shift Z', 'do again'],
@@ -27,10 +30,12 @@ interface KeyContext {
   readonly change: (edits: readonly PlanEdit[]) => void;
   readonly input: RefObject<HTMLInputElement | null>;
   readonly inspector: RefObject<HTMLDivElement | null>;
+  /** Opens a line to write on below the item chosen. */
+  readonly write: () => void;
 }
 
 /** What the keys of the Plan page do; `planKeysHelp` says it to whoever asks with `?`. */
-export function usePlanKeys({ store, library, chosen, setChosen, change, input, inspector }: KeyContext): void {
+export function usePlanKeys({ store, library, chosen, setChosen, change, input, inspector, write }: KeyContext): void {
   const press = (key: PlanKey): void => {
     const { plan } = store.getState();
     if (chosen === null) return;
@@ -124,6 +129,32 @@ export function usePlanKeys({ store, library, chosen, setChosen, change, input, 
     },
     options,
     [chosen],
+  );
+  useHotkeys(
+    'c',
+    () => {
+      press('circuit');
+    },
+    options,
+    [chosen],
+  );
+  useHotkeys(
+    'shift+c',
+    () => {
+      press('apart');
+    },
+    options,
+    [chosen],
+  );
+  useHotkeys(
+    'n',
+    () => {
+      // without one chosen the first item is: a line needs a place
+      if (chosen === null) choose('down');
+      write();
+    },
+    options,
+    [chosen, write],
   );
   useHotkeys(
     ['delete', 'backspace'],

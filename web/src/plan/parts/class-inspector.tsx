@@ -2,63 +2,55 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ClassPageResponse } from '@leiter/contract';
-import { clockText, sectionSeconds, type ClassPlan, type Evaluation, type Library } from '@leiter/core';
-import { FigureRow } from '../../shared/figure-row';
+import type { ClassPlan, Evaluation, Library } from '@leiter/core';
+import { Link } from 'react-router';
 import { palette } from '../../shared/palette';
-import { plural, sectionWords } from '../../shared/words';
+import { plural } from '../../shared/words';
+import { ClassFigures } from './class-figures';
+
+/** What is opened or done from the class as a whole. */
+export type ClassAction = 'fit' | 'who' | 'calm' | 'talk' | 'keep' | 'file';
 
 interface Props {
   readonly page: ClassPageResponse;
   readonly plan: ClassPlan;
   readonly evaluation: Evaluation;
   readonly library: Library;
-  readonly onFit: () => void;
-  readonly onCalm: () => void;
-  readonly onKeep: () => void;
-  /** What the last “Calmer order” did; null before. */
-  readonly calmed: string | null;
-  readonly onWho: () => void;
+  readonly onAction: (action: ClassAction) => void;
 }
 
-/** The class as a whole: its focus, its figures of time, who is coming. */
-export function ClassInspector({ page, plan, evaluation, library, onFit, onCalm, onKeep, calmed, onWho }: Props) {
-  const { timeline } = evaluation;
+const actions: readonly (readonly [ClassAction, string])[] = [
+  ['fit', 'Fit to the clock'],
+  ['who', 'Who does what'],
+  ['calm', 'Calmer order'],
+  ['talk', 'Safety talk'],
+  ['keep', 'Keep as a template'],
+  ['file', 'Take in a plan file'],
+];
+
+/** The class as a whole: what can be done with it, its figures, who is coming. */
+export function ClassInspector({ page, plan, evaluation, library, onAction }: Props) {
   const away = page.children.filter(({ attendance }) => attendance === 'absent');
   return (
     <>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, mb: 2 }}>
-        <Button variant="outlined" size="small" onClick={onFit}>
-          Fit to the clock
-        </Button>
-        <Button variant="outlined" size="small" onClick={onWho}>
-          Who does what
-        </Button>
-        <Button variant="outlined" size="small" onClick={onCalm}>
-          Calmer order
-        </Button>
-        <Button variant="outlined" size="small" onClick={onKeep}>
-          Keep as a template
+        {actions.map(([action, label]) => (
+          <Button
+            key={action}
+            variant="outlined"
+            size="small"
+            onClick={() => {
+              onAction(action);
+            }}
+          >
+            {label}
+          </Button>
+        ))}
+        <Button variant="outlined" size="small" component={Link} to={`/classes/${page.class.id}/compare`}>
+          Beside earlier classes
         </Button>
       </Box>
-      {calmed !== null && (
-        <Typography variant="body2" role="status" sx={{ mb: 1.5 }}>
-          {calmed}
-        </Typography>
-      )}
-      <Typography variant="h2" sx={{ mb: 0.5 }}>
-        The class in figures
-      </Typography>
-      <Box component="dl" sx={{ m: 0, mb: 2 }}>
-        <FigureRow label="Focus" value={plan.focus.map((slug) => library.get(slug)?.name ?? slug).join(', ') || 'none yet'} />
-        <FigureRow label="Children move" value={`${String(Math.round(timeline.movingShare * 100))} % of the time`} />
-        <FigureRow label="Standing ↔ floor" value={plural(timeline.levelChanges, 'change', 'changes')} />
-        <FigureRow label="Camera" value={plural(timeline.reframings, 'change', 'changes')} />
-        {sectionSeconds(plan, timeline)
-          .filter(({ seconds }) => seconds > 0)
-          .map(({ section, seconds }) => (
-            <FigureRow key={section.id} label={sectionWords[section.kind]} value={clockText(seconds)} />
-          ))}
-      </Box>
+      <ClassFigures page={page} plan={plan} evaluation={evaluation} library={library} />
       <Typography variant="h2" sx={{ mb: 0.5 }}>
         {plural(page.children.length - away.length, 'child', 'children')} expected
       </Typography>

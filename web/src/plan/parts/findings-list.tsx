@@ -2,9 +2,10 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { wordsOf, type Evaluation, type Finding, type Library, type PlanEdit } from '@leiter/core';
+import { severities, wordsOf, type Evaluation, type Finding, type Library, type PlanEdit } from '@leiter/core';
 import { useState } from 'react';
 import { palette } from '../../shared/palette';
+import { plural } from '../../shared/words';
 import { TextButton } from '../../shared/text-button';
 
 interface Props {
@@ -12,6 +13,19 @@ interface Props {
   readonly library: Library;
   readonly onEdit: (edits: readonly PlanEdit[]) => void;
   readonly onChoose: (itemId: string) => void;
+}
+
+/** How many are open of each kind. */
+function OpenCounts({ findings }: { readonly findings: readonly Finding[] }) {
+  const counts = severities.flatMap((severity) => {
+    const count = findings.filter((finding) => finding.severity === severity).length;
+    return count === 0 ? [] : [plural(count, severity, `${severity}s`)];
+  });
+  return (
+    <Typography variant="body2" sx={{ color: palette.soft, mt: -0.75, mb: 1 }}>
+      {findings.length} open: {counts.join(', ')}
+    </Typography>
+  );
 }
 
 const looks = {
@@ -28,8 +42,9 @@ export function FindingsList({ evaluation, library, onEdit, onChoose }: Props) {
   return (
     <Box sx={{ mb: 2.5 }}>
       <Typography variant="h2" sx={{ mb: 1 }}>
-        Before you teach this{open.length > 0 ? ` · ${String(open.length)} open` : ''}
+        Before you teach this
       </Typography>
+      {open.length > 0 && <OpenCounts findings={open} />}
       {open.length === 0 && <Typography variant="body2">Nothing to mend. The usual cautions are kept.</Typography>}
       <Box component="ul" aria-label="Findings" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {open.map((finding) => (

@@ -19,6 +19,7 @@ import {
   type PlanEdit,
 } from '@leiter/core';
 import { useMemo, useState } from 'react';
+import { plural } from '../../shared/words';
 import { palette } from '../../shared/palette';
 
 interface Props {
@@ -121,6 +122,8 @@ function stepWords({ item: id, edit }: FitStep, plan: ClassPlan, library: Librar
       return `${name}: ${doseText(edit.dose)}${item ? ` instead of ${doseText(item.dose)}` : ''}`;
     case 'set-familiarity':
       return `${name}: they know it, explain it short`;
+    case 'set-circuit':
+      return `The circuit from ${name} on: ${plural(edit.rounds, 'round', 'rounds')} instead of ${String(plan.circuits?.find(({ id: own }) => own === edit.circuit)?.rounds ?? 1)}`;
     default:
       return name;
   }

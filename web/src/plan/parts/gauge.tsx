@@ -1,17 +1,24 @@
 import Box from '@mui/material/Box';
-import { clockText, timeOfDay } from '@leiter/core';
+import Button from '@mui/material/Button';
+import Popover from '@mui/material/Popover';
+import { clockText, timeOfDay, type Timeline } from '@leiter/core';
+import { useState } from 'react';
+import { FigureRow } from '../../shared/figure-row';
 import { headingFont, palette } from '../../shared/palette';
+import { totalParts } from '../class-parts';
 
 /** How much of the slot the plan takes, and when it ends on the clock. */
 export function Gauge({
-  totalSeconds,
+  timeline,
   lengthMinutes,
   startsAt,
 }: {
-  readonly totalSeconds: number;
+  readonly timeline: Timeline;
   readonly lengthMinutes: number;
   readonly startsAt: string;
 }) {
+  const { totalSeconds } = timeline;
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const slot = lengthMinutes * 60;
   const inHand = slot - Math.round(totalSeconds);
   const isOver = inHand < 0;
@@ -43,6 +50,34 @@ export function Gauge({
         </Box>{' '}
         · ends {timeOfDay(startsAt, totalSeconds)}
       </Box>
+      <Button
+        size="small"
+        aria-label="What the time is made of"
+        aria-haspopup="dialog"
+        onClick={(event) => {
+          setAnchor(event.currentTarget);
+        }}
+        sx={{ minWidth: 0, px: 0.75 }}
+      >
+        …
+      </Button>
+      <Popover
+        open={anchor !== null}
+        anchorEl={anchor}
+        onClose={() => {
+          setAnchor(null);
+        }}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
+        transformOrigin={{ vertical: 'top', horizontal: 'right' }}
+        slotProps={{ paper: { role: 'dialog', 'aria-label': 'What the time is made of' } }}
+      >
+        <Box component="dl" sx={{ m: 0, p: 1.5, width: 270 }}>
+          {totalParts(timeline).map(([name, value]) => (
+            <FigureRow key={name} label={name} value={value} />
+          ))}
+          <FigureRow label={isOver ? 'Over' : 'In hand'} value={clockText(Math.abs(inHand))} />
+        </Box>
+      </Popover>
     </Box>
   );
 }

@@ -6,38 +6,37 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import {
-  clockText,
-  doseLimits,
   familiarities,
-  numbersOf,
-  readDose,
   sidesText,
   sidesToChoose,
   tierNames,
-  writeDose,
   type ClassPlan,
-  type Dose,
-  type DoseNumber,
   type ItemSides,
   type PlanEdit,
   type TierName,
-  type TimedItem,
+  type ItemTotal,
+  type MusicGap,
 } from '@leiter/core';
 import { useState } from 'react';
 import { palette } from '../../shared/palette';
-import { useTyped } from '../../shared/use-typed';
-import { FigureRow } from '../../shared/figure-row';
+import { CircuitFields } from './circuit-fields';
+import { DoseFields, TypedDose } from './dose-fields';
+import { MusicFields } from './music-fields';
+import { TimeParts, type LearnedPace } from './time-parts';
 
 interface Props {
   readonly plan: ClassPlan;
-  readonly timed: TimedItem;
-  readonly paceItems: number;
-  readonly pace: number;
+  /** The item where it comes first, and what it takes in all its rounds. */
+  readonly total: ItemTotal;
+  readonly pace: LearnedPace | undefined;
+  readonly gap: MusicGap | undefined;
+  readonly onFitMusic: () => void;
   readonly onEdit: (edits: readonly PlanEdit[]) => void;
 }
 
 /** One item: how much, which sides, which versions, what to say, and what its time is made of. */
-export function ItemInspector({ plan, timed, pace, paceItems, onEdit }: Props) {
+export function ItemInspector({ plan, total, pace, gap, onFitMusic, onEdit }: Props) {
+  const { first: timed } = total;
   const { item, movement } = timed;
   const sides = sidesToChoose(movement.sides);
   const available = tierNames.filter((name) => movement.tiers[name]);
@@ -139,10 +138,18 @@ export function ItemInspector({ plan, timed, pace, paceItems, onEdit }: Props) {
           onEdit([{ kind: 'set-words', item: item.id, ...words }]);
         }}
       />
-      <Typography variant="h3" sx={{ mt: 2, mb: 0.5 }}>
-        This item takes {clockText(timed.seconds)}
-      </Typography>
-      <TimeParts timed={timed} pace={pace} paceItems={paceItems} />
+      <TimeParts total={total} pace={pace} />
+      <CircuitFields plan={plan} item={item} onEdit={onEdit} />
+      <MusicFields
+        key={`music ${item.id}`}
+        music={item.music}
+        gap={gap}
+        startSeconds={timed.parts.work}
+        onChange={(music) => {
+          onEdit([{ kind: 'set-item-music', item: item.id, music }]);
+        }}
+        onFit={onFitMusic}
+      />
     </Box>
   );
 }
@@ -200,93 +207,6 @@ function TierToggle({
   );
 }
 
-const numberWords: Readonly<Record<DoseNumber, string>> = {
-  sets: 'Sets',
-  reps: 'Reps',
-  secondsPerRep: 'Seconds each',
-  restSeconds: 'Rest s',
-  holdSeconds: 'Hold s',
-  seconds: 'Seconds',
-  eights: '8-counts',
-  bpm: 'Beats a minute',
-  repeats: 'Times',
-  countIn: 'Count-in',
-};
-
-/** A dose as one writes it: `3x8`, `2x20s`, `4 min`, `8x8 @ 96`; what is not written stays as it is. */
-function TypedDose({ dose, onChange }: { readonly dose: Dose; readonly onChange: (dose: Dose) => void }) {
-  const [typed, setTyped] = useTyped(writeDose(dose));
-  const read = readDose(typed, dose);
-  return (
-    <TextField
-      fullWidth
-      label="Dose"
-      value={typed}
-      error={!read}
-      helperText={read ? undefined : 'Write 3x8, 2x20s, 4 min or 8x8 @ 96.'}
-      sx={{ mb: 1.25 }}
-      onChange={(event) => {
-        setTyped(event.target.value);
-        const next = readDose(event.target.value, dose);
-        if (next) onChange(next);
-      }}
-    />
-  );
-}
-
-function DoseFields({ dose, onChange }: { readonly dose: Dose; readonly onChange: (dose: Dose) => void }) {
-  return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr 1fr', gap: 0.75, mb: 1.25 }}>
-      {numbersOf(dose).map(([name, value]) => (
-        <NumberField
-          key={name}
-          label={numberWords[name]}
-          value={value}
-          least={doseLimits[name].least}
-          most={doseLimits[name].most}
-          onChange={(number) => {
-            // the name comes from this very dose
-            onChange({ ...dose, [name]: number });
-          }}
-        />
-      ))}
-    </Box>
-  );
-}
-
-/** Takes over a number as soon as it is one that can be; until then it stays as typed and says its limits. */
-function NumberField({
-  label,
-  value,
-  least,
-  most,
-  onChange,
-}: {
-  readonly label: string;
-  readonly value: number;
-  readonly least: number;
-  readonly most: number;
-  readonly onChange: (value: number) => void;
-}) {
-  const [typed, setTyped] = useTyped(String(value));
-  const number = Number(typed);
-  const isWrong = typed.trim() === '' || !(number >= least && number <= most);
-  return (
-    <TextField
-      label={label}
-      value={typed}
-      error={isWrong}
-      {...(isWrong ? { helperText: `${String(least)}–${String(most)}` } : {})}
-      onChange={(event) => {
-        setTyped(event.target.value);
-        const next = Number(event.target.value);
-        if (event.target.value.trim() !== '' && next >= least && next <= most) onChange(next);
-      }}
-      slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-    />
-  );
-}
-
 function WordsField({
   cue,
   note,
@@ -324,27 +244,6 @@ function WordsField({
         }}
         slotProps={{ htmlInput: { maxLength: 1000 } }}
       />
-    </Box>
-  );
-}
-
-function TimeParts({ timed, pace, paceItems }: { readonly timed: TimedItem; readonly pace: number; readonly paceItems: number }) {
-  const { parts, item, familiarity } = timed;
-  const rows: readonly (readonly [string, number])[] = [
-    [`Explain, ${familiarity}${item.tiers.length > 1 ? `, ${String(item.tiers.length)} versions` : ''}`, parts.explain],
-    ['Going there from the item before', parts.goTo],
-    ['Setting up', parts.setUp],
-    [item.sides === 'both' ? 'Doing it, both sides' : 'Doing it', parts.work],
-    ['Change of side', parts.sideChange],
-  ];
-  return (
-    <Box component="dl" sx={{ m: 0 }}>
-      {rows
-        .filter(([, seconds]) => seconds > 0)
-        .map(([label, seconds]) => (
-          <FigureRow key={label} label={label} value={clockText(seconds)} />
-        ))}
-      {paceItems > 0 && <FigureRow label={`Your own pace, from ${String(paceItems)} items taught`} value={`× ${pace.toFixed(2)}`} />}
     </Box>
   );
 }

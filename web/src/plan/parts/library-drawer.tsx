@@ -1,3 +1,4 @@
+import { useDraggable } from '@dnd-kit/core';
 import Box from '@mui/material/Box';
 import InputBase from '@mui/material/InputBase';
 import ToggleButton from '@mui/material/ToggleButton';
@@ -9,6 +10,7 @@ import { Figure } from '../../shared/figure';
 import { palette } from '../../shared/palette';
 import { kindWords, sectionWords } from '../../shared/words';
 import { movementSearch } from '../../library/movement-search';
+import { dragFromLibrary } from './plan-drag';
 
 interface Props {
   readonly movements: readonly MovementResponse[];
@@ -155,12 +157,15 @@ function fits(movement: Movement, filters: ReadonlySet<Filter>, section: Section
 }
 
 function Card({ movement, isActive, onAdd }: { readonly movement: Movement; readonly isActive: boolean; readonly onAdd: () => void }) {
+  const { setNodeRef, listeners, isDragging } = useDraggable({ id: dragFromLibrary(movement.slug) });
   return (
     <Box
+      ref={setNodeRef}
+      {...listeners}
       id={`found-${movement.slug}`}
       role="option"
       aria-selected={isActive}
-      title="Add to the running order"
+      title="Click to add it, or drag it to its place"
       onClick={onAdd}
       sx={{
         display: 'flex',
@@ -168,7 +173,8 @@ function Card({ movement, isActive, onAdd }: { readonly movement: Movement; read
         alignItems: 'center',
         py: 0.75,
         borderTop: `1px solid ${palette.line}`,
-        cursor: 'pointer',
+        cursor: 'grab',
+        opacity: isDragging ? 0.5 : 1,
         backgroundColor: isActive ? '#EAF2F2' : 'transparent',
         '&:hover': { backgroundColor: '#EAF2F2' },
       }}

@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import { regions, regionWord, type Region, type TimedItem } from '@leiter/core';
+import { firstRounds, regions, regionWord, type Region, type TimedItem } from '@leiter/core';
 import { palette } from '../../shared/palette';
 import type { Ruler } from '../ruler';
 
@@ -20,31 +20,29 @@ export function RegionColumns({ items, ruler }: { readonly items: readonly Timed
       width={Math.max(1, shown.length * column)}
       height={ruler.height}
       role="img"
-      aria-label={describe(items, shown)}
+      aria-label={describe(firstRounds(items), shown)}
       style={{ display: 'block' }}
     >
-      {items.map(({ item, movement }) => {
-        const rung = ruler.rungs.get(item.id);
-        if (!rung) return null;
-        return shown.map((region, index) => {
-          const load = movement.loads.find((one) => one.region === region)?.amount ?? 0;
-          const isPrepared = movement.prepares.includes(region);
+      {ruler.places.map(({ passes, top, height }) =>
+        shown.map((region, index) => {
+          const load = Math.max(0, ...passes.map(({ movement }) => movement.loads.find((one) => one.region === region)?.amount ?? 0));
+          const isPrepared = passes.some(({ movement }) => movement.prepares.includes(region));
           if (load < 2 && !isPrepared) return null;
           return (
             <rect
-              key={`${item.id} ${region}`}
+              key={`${String(top)} ${region}`}
               x={index * column + 3}
-              y={rung.top + 3}
+              y={top + 3}
               width={9}
-              height={Math.max(6, rung.height - 6)}
+              height={Math.max(6, height - 6)}
               rx={2}
               fill={load >= 2 ? palette.primary : 'none'}
               stroke={palette.primary}
               strokeWidth={1.5}
             />
           );
-        });
-      })}
+        }),
+      )}
     </svg>
   );
 }

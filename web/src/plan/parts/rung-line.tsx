@@ -18,13 +18,15 @@ interface RungProps {
   /** How many children do which version; undefined where nobody is expected. */
   readonly counts: VersionCounts | undefined;
   readonly onChoose: (itemId: string) => void;
+  /** Told the item under the pointer, and null when it leaves. */
+  readonly onPoint: (itemId: string | null) => void;
 }
 
 /** Everybody does the version of the day: not worth a word. */
 const isAllCore = ({ easier, harder, instead, none }: VersionCounts): boolean => easier + harder + instead + none === 0;
 
 /** One item of the running order: as tall as it is long, dragged or chosen. */
-export function RungLine({ timed, ruler, startsAt, isChosen, isFocus, worst, counts, onChoose }: RungProps) {
+export function RungLine({ timed, ruler, startsAt, isChosen, isFocus, worst, counts, onChoose, onPoint }: RungProps) {
   const { item, movement } = timed;
   const rung = ruler.rungs.get(item.id);
   const line = useRef<HTMLLIElement>(null);
@@ -63,6 +65,12 @@ export function RungLine({ timed, ruler, startsAt, isChosen, isFocus, worst, cou
         aria-label={`${timeOfDay(startsAt, timed.startSecond)} ${movement.name}, ${doseText(item.dose)}${sides ? `, ${sides}` : ''}, takes ${clockText(timed.seconds)}`}
         onClick={() => {
           onChoose(item.id);
+        }}
+        onPointerEnter={() => {
+          onPoint(item.id);
+        }}
+        onPointerLeave={() => {
+          onPoint(null);
         }}
         sx={{
           display: 'flex',

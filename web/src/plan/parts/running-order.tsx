@@ -1,10 +1,25 @@
-import { DndContext, PointerSensor, useDroppable, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
+import { useDroppable } from '@dnd-kit/core';
 import Box from '@mui/material/Box';
-import { versionCounts, timeOfDay, type ClassPlan, type Evaluation, type Finding, type Place, type Severity } from '@leiter/core';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import {
+  bodyAt,
+  clockText,
+  firstRounds,
+  musicGaps,
+  musicSettings,
+  timeOfDay,
+  versionCounts,
+  type ClassPlan,
+  type Evaluation,
+  type Finding,
+  type MusicGap,
+  type Severity,
+} from '@leiter/core';
+import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { palette } from '../../shared/palette';
 import { sectionWords } from '../../shared/words';
+import { bodyWords } from '../body-words';
 import { rulerMarks, rulerOf, type Ruler } from '../ruler';
+import { CircuitMarks } from './circuit-marks';
 import { EffortRibbon } from './effort-ribbon';
 import { RegionColumns, RegionHeads } from './region-columns';
 import { RungLine } from './rung-line';
@@ -17,7 +32,8 @@ interface Props {
   readonly chosenSection: string | null;
   readonly onChoose: (itemId: string) => void;
   readonly onChooseSection: (sectionId: string) => void;
-  readonly onMove: (itemId: string, place: Place) => void;
+  /** A line to write on below an item, while there is one; it is told how far from the top it stands. */
+  readonly writing: { readonly after: string; readonly line: (top: number) => ReactNode } | null;
 }
 
 /** The running order as a ladder that leans on a clock: ruler, sections, rungs, effort, regions on one axis. */
@@ -29,19 +45,12 @@ export function RunningOrder(props: Props) {
   const ruler = useMemo(() => rulerOf(plan, items, room), [plan, items, room]);
   const worst = useMemo(() => worstByItem(evaluation.findings), [evaluation.findings]);
   const counts = useMemo(() => versionCounts(evaluation.versions), [evaluation.versions]);
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
-  const drop = ({ active, over }: DragEndEvent): void => {
-    if (!over) return;
-    const [kind, id = ''] = String(over.id).split(':');
-    props.onMove(
-      String(active.id),
-      kind === 'section'
-        ? { at: 'end-of', section: id }
-        : { at: over.rect.top < (active.rect.current.initial?.top ?? 0) ? 'before' : 'after', item: id },
-    );
-  };
+  const [pointed, setPointed] = useState<string | null>(null);
+  const shown = ruler.rungs.get(pointed ?? props.chosen ?? '');
+  const body = shown && bodyAt(evaluation.timeline, shown.itemId);
+  const below = props.writing && ruler.rungs.get(props.writing.after);
   return (
-    <DndContext sensors={sensors} onDragEnd={drop}>
+    <>
       <Box
         ref={frame}
         component="section"
@@ -64,7 +73,7 @@ export function RunningOrder(props: Props) {
             <RegionHeads items={items} />
           </Box>
           <ClockMarks ruler={ruler} startsAt={startsAt} totalSeconds={totalSeconds} />
-          <SectionLabels plan={plan} ruler={ruler} chosen={props.chosenSection} onChoose={props.onChooseSection} />
+          <SectionLabels plan={plan} evaluation={evaluation} ruler={ruler} chosen={props.chosenSection} onChoose={props.onChooseSection} />
           <Box
             sx={{
               gridRow: 2,
@@ -85,8 +94,10 @@ export function RunningOrder(props: Props) {
             }}
           >
             {plan.sections.map((section) => section.items.length === 0 && <EmptyRung key={section.id} id={section.id} ruler={ruler} />)}
+            <CircuitMarks plan={plan} ruler={ruler} onChoose={props.onChoose} />
+            {props.writing && below && props.writing.line(below.top + below.height)}
             <Box component="ul" aria-label="Items" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-              {items.map((timed) => (
+              {firstRounds(items).map((timed) => (
                 <RungLine
                   key={timed.item.id}
                   timed={timed}
@@ -97,19 +108,62 @@ export function RunningOrder(props: Props) {
                   worst={worst.get(timed.item.id) ?? null}
                   counts={counts.get(timed.item.id)}
                   onChoose={props.onChoose}
+                  onPoint={setPointed}
                 />
               ))}
             </Box>
           </Box>
-          <Box sx={{ gridRow: 2, gridColumn: 4 }}>
+          <Box sx={{ gridRow: 2, gridColumn: 4, position: 'relative' }}>
+            {shown && <Band top={shown.top} height={shown.height} />}
             <EffortRibbon curve={evaluation.effort} ruler={ruler} />
           </Box>
-          <Box sx={{ gridRow: 2, gridColumn: 5 }}>
+          <Box sx={{ gridRow: 2, gridColumn: 5, position: 'relative' }}>
+            {shown && <Band top={shown.top} height={shown.height} />}
             <RegionColumns items={items} ruler={ruler} />
           </Box>
         </Box>
+        <Box
+          role="status"
+          aria-label="What it asks of bodies"
+          sx={{
+            position: 'sticky',
+            bottom: 0,
+            minHeight: 30,
+            px: 1.5,
+            py: 0.6,
+            fontSize: 13,
+            lineHeight: 1.35,
+            backgroundColor: palette.paper,
+            borderTop: `1px solid ${palette.line}`,
+            color: body ? palette.ink : palette.soft,
+            zIndex: 4,
+          }}
+        >
+          {body ? bodyWords(body) : 'Point at an item, or choose one: here is what it asks of bodies.'}
+        </Box>
       </Box>
-    </DndContext>
+    </>
+  );
+}
+
+/** Marks where the item pointed at stands in what is drawn beside the ladder. */
+function Band({ top, height }: { readonly top: number; readonly height: number }) {
+  return (
+    <Box
+      aria-hidden="true"
+      sx={{
+        position: 'absolute',
+        top,
+        height,
+        left: -6,
+        right: 0,
+        backgroundColor: '#DDEAEA',
+        borderTop: `1px solid ${palette.primary}`,
+        borderBottom: `1px solid ${palette.primary}`,
+        mixBlendMode: 'multiply',
+        pointerEvents: 'none',
+      }}
+    />
   );
 }
 
@@ -119,7 +173,7 @@ function useRoom(frame: React.RefObject<HTMLDivElement | null>): number {
   useEffect(() => {
     if (!frame.current) return;
     const observer = new ResizeObserver(([entry]) => {
-      if (entry) setRoom(entry.contentRect.height - 44);
+      if (entry) setRoom(entry.contentRect.height - 74);
     });
     observer.observe(frame.current);
     return () => {
@@ -163,15 +217,19 @@ function ClockMarks({
 
 function SectionLabels({
   plan,
+  evaluation,
   ruler,
   chosen,
   onChoose,
 }: {
   readonly plan: ClassPlan;
+  readonly evaluation: Evaluation;
   readonly ruler: Ruler;
   readonly chosen: string | null;
   readonly onChoose: (id: string) => void;
 }) {
+  const gaps = musicGaps(plan, evaluation.timeline);
+  const gapOf = (id: string) => gaps.find(({ target }) => 'section' in target && target.section === id);
   return (
     <Box sx={{ gridRow: 2, gridColumn: 2, position: 'relative' }}>
       {plan.sections.map((section, index) => (
@@ -202,11 +260,27 @@ function SectionLabels({
             p: '3px 4px',
             display: 'flex',
             alignItems: 'flex-start',
+            flexDirection: 'column',
+            overflow: 'hidden',
+            lineHeight: 1.25,
           }}
         >
           {sectionWords[section.kind]}
+          <MusicLabel gap={gapOf(section.id)} />
         </Box>
       ))}
+    </Box>
+  );
+}
+
+/** Below the name of a section that is done to music: whether it ends with it. */
+function MusicLabel({ gap }: { readonly gap: MusicGap | undefined }) {
+  if (!gap) return null;
+  const isTogether = Math.abs(gap.gapSeconds) <= musicSettings.togetherSeconds;
+  return (
+    <Box component="span" sx={{ fontSize: 11, fontWeight: 400, color: isTogether ? palette.soft : palette.caution }}>
+      {clockText(gap.track.seconds)} music
+      {isTogether ? '' : gap.gapSeconds > 0 ? `, ${clockText(gap.gapSeconds)} left` : `, ${clockText(-gap.gapSeconds)} short`}
     </Box>
   );
 }

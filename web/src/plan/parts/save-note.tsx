@@ -3,10 +3,10 @@ import { palette } from '../../shared/palette';
 import type { SaveState } from '../autosave';
 
 /** What is saved, what is not yet, and why. */
-export function SaveNote({ state }: { readonly state: SaveState }) {
+export function SaveNote({ state, changedBy }: { readonly state: SaveState; readonly changedBy: string | null }) {
   return (
     <Box role="status" aria-live="polite" sx={{ fontSize: 13.5, color: state.kind === 'refused' ? palette.stop : palette.soft }}>
-      {words(state)}
+      {state.kind === 'saved' && changedBy !== null ? `${changedBy} changed it: shown` : words(state)}
     </Box>
   );
 }

@@ -1,0 +1,17 @@
+import { clockText, effortWord, regionWord, type BodyAt } from '@leiter/core';
+
+/** What an item asks of bodies, in a line: the words of the ribbon and of the columns beside it. */
+export function bodyWords(body: BodyAt): string {
+  const ready = body.loads.flatMap(({ region, preparedSecondsAgo }) =>
+    preparedSecondsAgo === null ? [] : [`${regionWord(region)} (ready since ${clockText(preparedSecondsAgo)})`],
+  );
+  const unready = body.loads.filter(({ preparedSecondsAgo }) => preparedSecondsAgo === null).map(({ region }) => regionWord(region));
+  return [
+    `Effort ${effortWord(body.effort)}`,
+    body.isWarm ? 'bodies warm' : `bodies not warm yet, ${clockText(body.movedSeconds)} of 2:00`,
+    ...(ready.length > 0 ? [`loads ${ready.join(', ')}`] : []),
+    ...(unready.length > 0 ? [`loads ${unready.join(', ')}, which nothing has readied`] : []),
+    ...(body.prepares.length > 0 ? [`readies ${body.prepares.map(regionWord).join(', ')}`] : []),
+    ...(body.onHandsSeconds > 0 ? [`${clockText(body.onHandsSeconds)} on the hands`] : []),
+  ].join(' · ');
+}

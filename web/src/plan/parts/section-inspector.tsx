@@ -1,0 +1,92 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import {
+  clockText,
+  sectionKinds,
+  sectionSeconds,
+  type ClassPlan,
+  type MusicGap,
+  type PlanEdit,
+  type Section,
+  type Timeline,
+} from '@leiter/core';
+import { palette } from '../../shared/palette';
+import { plural, sectionWords } from '../../shared/words';
+import { MusicFields } from './music-fields';
+
+interface Props {
+  readonly plan: ClassPlan;
+  readonly section: Section;
+  readonly timeline: Timeline;
+  readonly gap: MusicGap | undefined;
+  readonly onFitMusic: () => void;
+  readonly onEdit: (edits: readonly PlanEdit[]) => void;
+}
+
+/** One section: its music, its place, and how another one is put after it. */
+export function SectionInspector({ plan, section, timeline, gap, onFitMusic, onEdit }: Props) {
+  const seconds = sectionSeconds(plan, timeline).find((one) => one.section.id === section.id)?.seconds ?? 0;
+  const index = plan.sections.indexOf(section);
+  const name = sectionWords[section.kind];
+  return (
+    <Box component="section" aria-label={`Section ${name}`} sx={{ mb: 2.5 }}>
+      <Typography variant="h2">{name}</Typography>
+      <Typography variant="body2" sx={{ color: palette.soft, mb: 1.25 }}>
+        {plural(section.items.length, 'item', 'items')}, {clockText(seconds)}. What you add now goes to its end.
+      </Typography>
+      <Box sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap', mb: 1.25 }}>
+        {(['up', 'down'] as const).map((direction) => (
+          <Button
+            key={direction}
+            variant="outlined"
+            size="small"
+            disabled={direction === 'up' ? index === 0 : index === plan.sections.length - 1}
+            onClick={() => {
+              onEdit([{ kind: 'move-section', section: section.id, direction }]);
+            }}
+          >
+            {direction === 'up' ? 'Move up' : 'Move down'}
+          </Button>
+        ))}
+        <Button
+          variant="outlined"
+          size="small"
+          onClick={() => {
+            onEdit([{ kind: 'remove-section', section: section.id }]);
+          }}
+        >
+          {section.items.length === 0 ? 'Remove' : `Remove with ${plural(section.items.length, 'item', 'items')}`}
+        </Button>
+      </Box>
+      <TextField
+        select
+        fullWidth
+        label="Put a section after it"
+        value=""
+        onChange={(event) => {
+          const kind = sectionKinds.find((one) => one === event.target.value);
+          if (kind) onEdit([{ kind: 'add-section', section: kind, after: section.id }]);
+        }}
+      >
+        {sectionKinds.map((kind) => (
+          <MenuItem key={kind} value={kind}>
+            {sectionWords[kind]}
+          </MenuItem>
+        ))}
+      </TextField>
+      <MusicFields
+        key={section.id}
+        music={section.music}
+        gap={gap}
+        startSeconds={seconds}
+        onChange={(music) => {
+          onEdit([{ kind: 'set-section-music', section: section.id, music }]);
+        }}
+        onFit={onFitMusic}
+      />
+    </Box>
+  );
+}

@@ -1,0 +1,17 @@
+import type { CalmerOrder, ClassPlan, Movement, Place } from '@leiter/core';
+
+/** What “Calmer order” did, in a sentence. */
+export function calmedWords({ edits, before, after }: CalmerOrder): string {
+  if (edits.length === 0) return 'It is as calm as it can be without breaking a preparation.';
+  return `Standing ↔ floor ${String(before.levelChanges)} → ${String(after.levelChanges)}, camera ${String(before.reframings)} → ${String(after.reframings)}. Ctrl Z takes it back.`;
+}
+
+/** What is added goes after the item chosen, to the section chosen, or to the first section that it fits. */
+export function placeFor(plan: ClassPlan, chosen: string | null, section: string | null, movement: Movement): Place | null {
+  if (chosen !== null) return { at: 'after', item: chosen };
+  const fitting =
+    plan.sections.find(({ id }) => id === section) ??
+    plan.sections.find(({ kind }) => movement.sections.includes(kind)) ??
+    plan.sections[0];
+  return fitting ? { at: 'end-of', section: fitting.id } : null;
+}

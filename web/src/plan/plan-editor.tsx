@@ -1,0 +1,291 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import type { ClassPageResponse, MovementResponse, StoredPlan } from '@leiter/contract';
+import {
+  ageBandOf,
+  calmerOrder,
+  findItem,
+  fitToMusic,
+  itemTotals,
+  meanAge,
+  musicGaps,
+  safetyTalkOf,
+  type ClassPlan,
+  type Library,
+  type Movement,
+  type MusicTarget,
+  type Place,
+  type PlanEdit,
+} from '@leiter/core';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { Link } from 'react-router';
+import { useStore } from 'zustand';
+import { GiveOut } from '../shared/give-out';
+import { KeysHelp } from '../shared/keys-help';
+import { Page } from '../shared/page';
+import { palette } from '../shared/palette';
+import { aboutClass } from './about-class';
+import { useAutosave } from './autosave';
+import { readClassPage } from './class.queries';
+import { contextOf, evaluationOf } from './evaluation';
+import { calmedWords, placeFor } from './plan-actions';
+import { keepHistory, historyOn, type PlanHistory } from './plan-history';
+import { edit, makePlanStore } from './plan-store';
+import { itemWritten, nameable } from './written-item';
+import { planKeysHelp, usePlanKeys } from './use-plan-keys';
+import { useOthersChanges } from './use-others-changes';
+import { ClassInspector, type ClassAction } from './parts/class-inspector';
+import { ConflictDialog } from './parts/conflict-dialog';
+import { FindingsList } from './parts/findings-list';
+import { FitDialog } from './parts/fit-dialog';
+import { Gauge } from './parts/gauge';
+import { ItemInspector } from './parts/item-inspector';
+import { LibraryDrawer } from './parts/library-drawer';
+import { PlanDrag } from './parts/plan-drag';
+import { PlanImport } from './parts/plan-import';
+import { RunningOrder } from './parts/running-order';
+import { SafetyTalkDialog } from './parts/safety-talk-dialog';
+import { SaveNote } from './parts/save-note';
+import { SectionInspector } from './parts/section-inspector';
+import { TemplateDialog } from './parts/template-dialog';
+import { WhoDoesWhat } from './parts/who-does-what';
+import { WriteHere } from './parts/write-here';
+
+interface Props {
+  readonly page: ClassPageResponse;
+  readonly movements: readonly MovementResponse[];
+  readonly library: Library;
+  readonly initial: ClassPlan;
+  /** What the browser kept of earlier steps; null where it kept nothing. */
+  readonly kept: PlanHistory | null;
+}
+
+/** The plan of a class being written: the library, the running order, the details. */
+export function PlanEditor({ page, movements, library, initial, kept }: Props) {
+  const classId = page.class.id;
+  const [store] = useState(() => makePlanStore(initial, historyOn(initial, kept)));
+  useEffect(() => keepHistory(classId, store, () => new Date()), [classId, store]);
+  const plan = useStore(store, (state) => state.plan);
+  const context = useMemo(() => contextOf(page), [page]);
+  const evaluation = useMemo(() => evaluationOf(plan, library, page), [plan, library, page]);
+  const gaps = useMemo(() => musicGaps(plan, evaluation.timeline), [plan, evaluation]);
+  const [wanted, setChosen] = useState<string | null>(null);
+  // what was chosen may be gone after an undo
+  const chosen = wanted !== null && findItem(plan, wanted) ? wanted : null;
+  const [sectionId, setSection] = useState<string | null>(null);
+  const [isWriting, setWriting] = useState(false);
+  const { state, settle, isNews, goOnFrom } = useAutosave(classId, plan, page.stored);
+  const [open, setOpen] = useState<Exclude<ClassAction, 'calm'> | null>(null);
+  const [said, setSaid] = useState<string | null>(null);
+  const close = (): void => {
+    setOpen(null);
+  };
+  const input = useRef<HTMLInputElement>(null);
+  const inspector = useRef<HTMLDivElement>(null);
+
+  const onNews = useCallback(
+    (stored: StoredPlan): boolean => {
+      if (!goOnFrom(stored)) return false;
+      store.setState({ plan: stored.plan });
+      return true;
+    },
+    [goOnFrom, store],
+  );
+  const changedBy = useOthersChanges({ classId, isNews, onNews });
+
+  const change = useCallback(
+    (edits: readonly PlanEdit[]): void => {
+      const done = edit(store, edits);
+      if ('added' in done && done.added !== null) setChosen(done.added);
+    },
+    [store],
+  );
+  const chosenSection =
+    plan.sections.find(({ items }) => items.some((item) => item.id === chosen)) ?? plan.sections.find(({ id }) => id === sectionId);
+  const band = ageBandOf(meanAge(context.agesYears));
+  const addAt = (movement: Movement, place: Place | null, dose = ''): void => {
+    if (place) change([{ kind: 'insert', item: itemWritten(movement, dose, band), place }]);
+  };
+  const fitMusic = (target: MusicTarget): void => {
+    change(fitToMusic(plan, library, context, target).edits);
+  };
+  const act = (action: ClassAction): void => {
+    if (action !== 'calm') {
+      setOpen(action);
+      return;
+    }
+    const calmer = calmerOrder(plan, library, context);
+    if (calmer.edits.length > 0) change(calmer.edits);
+    setSaid(calmedWords(calmer));
+  };
+  usePlanKeys({
+    store,
+    library,
+    chosen,
+    setChosen,
+    change,
+    input,
+    inspector,
+    write: () => {
+      setWriting(true);
+    },
+  });
+
+  const total = itemTotals(evaluation.timeline.items).get(chosen ?? '');
+  const shownSection = total ? undefined : plan.sections.find(({ id }) => id === sectionId);
+  const fileName = `${page.class.groupName} ${page.class.day}`;
+  return (
+    <Page
+      title={page.class.groupName}
+      about={aboutClass(page)}
+      actions={
+        <>
+          <SaveNote state={state} changedBy={changedBy} />
+          <Gauge timeline={evaluation.timeline} lengthMinutes={page.class.lengthMinutes} startsAt={page.class.startsAt} />
+          <GiveOut
+            files={[
+              { label: 'On paper (PDF)', href: `/api/classes/${classId}/plan/paper`, name: `${fileName}.pdf` },
+              { label: 'As a plan file', href: `/api/classes/${classId}/plan/export`, name: `${fileName}.json` },
+            ]}
+          />
+          <Button component={Link} to={`/classes/${classId}/teach`} variant="contained">
+            Teach this class
+          </Button>
+        </>
+      }
+    >
+      <PlanDrag
+        library={library}
+        onMove={(item, place) => {
+          change([{ kind: 'move', item, place }]);
+        }}
+        onAdd={addAt}
+      >
+        <LibraryDrawer
+          movements={movements}
+          programme={page.class.programme}
+          section={chosenSection?.kind ?? null}
+          input={input}
+          onAdd={(movement) => {
+            addAt(movement, placeFor(plan, chosen, chosenSection?.id ?? null, movement));
+          }}
+        />
+        <RunningOrder
+          plan={plan}
+          evaluation={evaluation}
+          startsAt={page.class.startsAt}
+          chosen={chosen}
+          chosenSection={chosen === null ? sectionId : null}
+          onChoose={setChosen}
+          onChooseSection={(id) => {
+            setSection(id);
+            setChosen(null);
+          }}
+          writing={
+            isWriting && chosen !== null
+              ? {
+                  after: chosen,
+                  line: (top) => (
+                    <WriteHere
+                      movements={nameable(library, page.class.programme)}
+                      top={top}
+                      onAdd={(movement, dose) => {
+                        addAt(movement, { at: 'after', item: chosen }, dose);
+                      }}
+                      onClose={() => {
+                        setWriting(false);
+                      }}
+                    />
+                  ),
+                }
+              : null
+          }
+        />
+      </PlanDrag>
+      <Box
+        ref={inspector}
+        component="section"
+        aria-label="Details"
+        tabIndex={0}
+        sx={{
+          width: 296,
+          flexShrink: 0,
+          borderLeft: `1px solid ${palette.line}`,
+          overflowY: 'auto',
+          p: 2,
+          '&:focus-visible': { outlineOffset: '-3px' },
+        }}
+      >
+        {said !== null && !total && (
+          <Box role="status" sx={{ fontSize: 14, mb: 1.5, p: 1, backgroundColor: palette.shade, borderRadius: '6px' }}>
+            {said}
+          </Box>
+        )}
+        {total && (
+          <ItemInspector
+            plan={plan}
+            total={total}
+            pace={page.paces.find(({ kind }) => kind === total.first.movement.kind)}
+            gap={gaps.find(({ target }) => 'item' in target && target.item === chosen)}
+            onFitMusic={() => {
+              fitMusic({ item: total.first.item.id });
+            }}
+            onEdit={change}
+          />
+        )}
+        {shownSection && (
+          <SectionInspector
+            plan={plan}
+            section={shownSection}
+            timeline={evaluation.timeline}
+            gap={gaps.find(({ target }) => 'section' in target && target.section === shownSection.id)}
+            onFitMusic={() => {
+              fitMusic({ section: shownSection.id });
+            }}
+            onEdit={change}
+          />
+        )}
+        <FindingsList evaluation={evaluation} library={library} onChoose={setChosen} onEdit={change} />
+        {!total && !shownSection && <ClassInspector page={page} plan={plan} evaluation={evaluation} library={library} onAction={act} />}
+      </Box>
+      <KeysHelp keys={planKeysHelp} />
+      {open === 'fit' && <FitDialog plan={plan} library={library} context={context} onTake={change} onClose={close} />}
+      {open === 'keep' && (
+        <TemplateDialog
+          page={page}
+          plan={plan}
+          onClose={close}
+          onKept={(name) => {
+            setSaid(`“${name}” is kept: any class of the programme can start from it.`);
+            close();
+          }}
+        />
+      )}
+      {open === 'who' && <WhoDoesWhat page={page} evaluation={evaluation} library={library} onEdit={change} onClose={close} />}
+      {open === 'talk' && (
+        <SafetyTalkDialog lines={safetyTalkOf(evaluation.timeline, evaluation.versions, context.children, library)} onClose={close} />
+      )}
+      {open === 'file' && (
+        <PlanImport
+          classId={classId}
+          version={page.stored?.version ?? 0}
+          onTaken={() => {
+            void readClassPage(classId).then(({ stored }) => stored && onNews(stored));
+          }}
+          onClose={close}
+        />
+      )}
+      {state.kind === 'conflict' && (
+        <ConflictDialog
+          current={state.current}
+          yours={plan}
+          library={library}
+          onSettle={(settled) => {
+            store.setState({ plan: settled });
+            settle(settled, state.current);
+          }}
+        />
+      )}
+    </Page>
+  );
+}

@@ -1,0 +1,22 @@
+import { aMovement } from '@leiter/core/testing';
+import { expect, it } from 'vitest';
+import { itemWritten, readWritten } from './written-item';
+
+it.each([
+  ['forward roll 3x4', 'forward roll', '3x4'],
+  ['side split 2x20s', 'side split', '2x20s'],
+  ['jog 4 min', 'jog', '4 min'],
+  ['phrase 8x8 @ 96', 'phrase', '8x8 @ 96'],
+  ['forward roll', 'forward roll', ''],
+  ['kata 2 of the harbour', 'kata 2 of the harbour', ''],
+  ['kata 2 3x4', 'kata 2', '3x4'],
+  ['  ', '', ''],
+])('%j names %j with the dose %j', (line, name, dose) => {
+  expect(readWritten(line)).toEqual({ name, dose });
+});
+
+it('an item has the dose that was typed, or that of its age where none was', () => {
+  const roll = aMovement('roll', { dose: { '4-6': { kind: 'timed', seconds: 30 }, '7-9': null, '10-13': null } });
+  expect(itemWritten(roll, '4 min', '4-6').dose).toEqual({ kind: 'timed', seconds: 240 });
+  expect(itemWritten(roll, '', '4-6').dose).toEqual({ kind: 'timed', seconds: 30 });
+});
