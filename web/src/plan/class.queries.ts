@@ -71,8 +71,10 @@ export function usePlanVersion(classId: string) {
 }
 
 /** All of a class anew. */
-export function readClassPage(id: string): Promise<ClassPageResponse> {
-  return queryClient.fetchQuery({ queryKey: classKey(id), queryFn: () => api<ClassPageResponse>('GET', `classes/${id}`), staleTime: 0 });
+export async function readClassPage(id: string): Promise<ClassPageResponse> {
+  const page = await api<ClassPageResponse>('GET', `classes/${id}`);
+  queryClient.setQueryData(classKey(id), page);
+  return page;
 }
 
 /** Puts the running order of a file into a class; with `isDryRun` it only says what would come with it. */

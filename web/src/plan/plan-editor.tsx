@@ -208,7 +208,7 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
         aria-label="Details"
         tabIndex={0}
         sx={{
-          width: 296,
+          width: 286,
           flexShrink: 0,
           borderLeft: `1px solid ${palette.line}`,
           overflowY: 'auto',

@@ -58,7 +58,7 @@ export function circuitWithNext(plan: ClassPlan, chosen: string): PlanEdit | nul
   const rows = rowsOf(plan);
   const index = rows.findIndex(({ items }) => items.some(({ id }) => id === chosen));
   const [row, next] = [rows[index], rows[index + 1]];
-  if (!row || !next || next.section !== row.section) return null;
+  if (!row || next?.section !== row.section) return null;
   const { rounds, restSeconds } = row.circuit ?? next.circuit ?? newCircuit;
   return { kind: 'make-circuit', items: [...row.items, ...next.items].map(({ id }) => id), rounds, restSeconds };
 }

@@ -1,13 +1,13 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ClassPageResponse } from '@leiter/contract';
-import { type Library } from '@leiter/core';
+import { safetyTalkOf, type Library } from '@leiter/core';
 import { DateTime } from 'luxon';
 import { useEffect, useMemo } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams } from 'react-router';
 import { useClassPage, useTeachingNoted } from '../plan/class.queries';
-import { evaluationOf } from '../plan/evaluation';
+import { contextOf, evaluationOf } from '../plan/evaluation';
 import { useLibrary, useMovements } from '../library/library.queries';
 import { KeysHelp } from '../shared/keys-help';
 import { Loaded, Message } from '../shared/page';
@@ -63,6 +63,10 @@ function Live({
 }) {
   const evaluation = useMemo(() => evaluationOf(plan, library, page), [plan, library, page]);
   const { items } = evaluation.timeline;
+  const talk = useMemo(
+    () => safetyTalkOf(evaluation.timeline, evaluation.versions, contextOf(page).children, library),
+    [evaluation, page, library],
+  );
   const live = useRun(page.class.id, items);
   const noted = useTeachingNoted(page.class.id);
   const { position } = live;
@@ -122,6 +126,7 @@ function Live({
               position={position}
               clock={DateTime.now().toFormat('HH:mm')}
               endsAt={DateTime.now().plus({ seconds: left }).toFormat('HH:mm')}
+              talk={talk}
             />
             <Controls live={live} isPaused={position.isPaused} classId={page.class.id} />
           </Box>

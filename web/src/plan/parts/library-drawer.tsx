@@ -69,7 +69,7 @@ export function LibraryDrawer({ movements, programme, section, input, onAdd }: P
     <Box
       component="section"
       aria-label="Library"
-      sx={{ width: 232, flexShrink: 0, borderRight: `1px solid ${palette.line}`, display: 'flex', flexDirection: 'column', minHeight: 0 }}
+      sx={{ width: 216, flexShrink: 0, borderRight: `1px solid ${palette.line}`, display: 'flex', flexDirection: 'column', minHeight: 0 }}
     >
       <Box sx={{ p: 1.5, pb: 1 }}>
         <InputBase

@@ -68,7 +68,7 @@ export function gapWords({ doneSeconds, gapSeconds }: MusicGap): string {
   if (Math.abs(gapSeconds) <= musicSettings.togetherSeconds) return `${done}: it ends with the music.`;
   return gapSeconds > 0
     ? `${done}: ${clockText(gapSeconds)} of music are left over.`
-    : `${done}: the music ends ${clockText(-gapSeconds)} too early.`;
+    : `${done}: the music ends ${clockText(Math.abs(gapSeconds))} too early.`;
 }
 
 function TrackFields({ music, onChange }: { readonly music: Track; readonly onChange: (music: Track) => void }) {

@@ -61,7 +61,7 @@ export function RunningOrder(props: Props) {
         <Box
           sx={{
             display: 'grid',
-            gridTemplateColumns: '52px 78px minmax(300px, 1fr) 62px auto',
+            gridTemplateColumns: '48px 74px minmax(300px, 1fr) 60px auto',
             columnGap: '6px',
             px: 1.5,
             pt: 0.75,
@@ -280,7 +280,7 @@ function MusicLabel({ gap }: { readonly gap: MusicGap | undefined }) {
   return (
     <Box component="span" sx={{ fontSize: 11, fontWeight: 400, color: isTogether ? palette.soft : palette.caution }}>
       {clockText(gap.track.seconds)} music
-      {isTogether ? '' : gap.gapSeconds > 0 ? `, ${clockText(gap.gapSeconds)} left` : `, ${clockText(-gap.gapSeconds)} short`}
+      {isTogether ? '' : gap.gapSeconds > 0 ? `, ${clockText(gap.gapSeconds)} left` : `, ${clockText(Math.abs(gap.gapSeconds))} short`}
     </Box>
   );
 }

@@ -31,6 +31,7 @@ export function WriteHere({ movements, top, onAdd, onClose }: Props) {
         open={offered.length > 0}
         autoHighlight
         disablePortal
+        forcePopupIcon={false}
         options={offered}
         filterOptions={(options) => options}
         getOptionLabel={({ name }) => name}

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { ClassPageResponse } from '@leiter/contract';
-import { clockText, wordsOf, type Evaluation, type Library } from '@leiter/core';
+import { clockText, itemTotals, wordsOf, type Evaluation, type Library } from '@leiter/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { palette } from '../../shared/palette';
@@ -32,8 +32,8 @@ export function BeforeClass({
           {page.class.groupName}
         </Typography>
         <Typography sx={{ fontSize: 24, mb: 3, color: palette.nightSoft }}>
-          {evaluation.timeline.items.length} items, {clockText(evaluation.timeline.totalSeconds)} of {page.class.lengthMinutes}:00. Step
-          back until you see yourself whole; the clock goes on by itself.
+          {itemTotals(evaluation.timeline.items).size} items, {clockText(evaluation.timeline.totalSeconds)} of {page.class.lengthMinutes}
+          :00. Step back until you see yourself whole; the clock goes on by itself.
         </Typography>
         {stops.length > 0 && (
           <Box component="ul" sx={{ pl: 3, fontSize: 20, mb: 3 }} aria-label="Stops">

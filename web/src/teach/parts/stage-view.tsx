@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import { clockText, type Position } from '@leiter/core';
+import { clockText, type Position, type TimedItem } from '@leiter/core';
 import { headingFont, palette } from '../../shared/palette';
 import { Figure } from '../../shared/figure';
 import { sectionWords } from '../../shared/words';
@@ -9,13 +9,16 @@ interface Props {
   readonly position: Position;
   readonly clock: string;
   readonly endsAt: string;
+  /** What is said before the first movement; shown while it is said. */
+  readonly talk: readonly string[];
 }
 
 /** What is taught now, to be read from three metres away. */
-export function StageView({ position, clock, endsAt }: Props) {
+export function StageView({ position, clock, endsAt, talk }: Props) {
   const { timed, next } = position;
   if (!timed) return null;
   const { movement, item } = timed;
+  const isTalk = movement.kind === 'talk' && timed.section.kind === 'safety';
   const cue = item.cue ?? movement.cues[0];
   const tiers = item.tiers.flatMap((name) => {
     const tier = movement.tiers[name];
@@ -25,7 +28,7 @@ export function StageView({ position, clock, endsAt }: Props) {
     <Box sx={{ flex: 1, minWidth: 0, p: '26px 36px 20px', display: 'flex', flexDirection: 'column', height: '100%' }}>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', fontSize: 23, color: palette.nightSoft }}>
         <span>
-          {sectionWords[timed.section.kind]}{' '}
+          {whereWords(timed)}{' '}
           <Box component="span" sx={{ ml: 2 }}>
             {clock}
           </Box>
@@ -41,14 +44,23 @@ export function StageView({ position, clock, endsAt }: Props) {
           fontSize: movement.name.length > 22 ? 72 : 92,
           lineHeight: 1.05,
           fontWeight: 700,
-          m: '6px 0 12px',
+          m: '38px 0 8px',
           color: palette.cream,
         }}
       >
         {movement.name}
       </Box>
-      <Box sx={{ flex: 1, minHeight: 0, display: 'grid', gridTemplateColumns: '320px 1fr', gap: 4, alignItems: 'center' }}>
-        <Figure movement={movement} size={320} tone="night" isDecoration={false} />
+      <Box
+        sx={{
+          flex: 1,
+          minHeight: 0,
+          display: 'grid',
+          gridTemplateColumns: isTalk ? '1fr 420px' : '320px 1fr',
+          gap: 4,
+          alignItems: 'center',
+        }}
+      >
+        {isTalk ? <Talk lines={talk} /> : <Figure movement={movement} size={320} tone="night" isDecoration={false} />}
         <Now position={position} />
       </Box>
       {tiers.length > 1 && (
@@ -86,6 +98,26 @@ export function StageView({ position, clock, endsAt }: Props) {
           )}
         </Box>
       </Box>
+    </Box>
+  );
+}
+
+/** The section, which round of a circuit it is, and what plays. */
+function whereWords({ section, item, round, rounds }: TimedItem): string {
+  const track = item.music ?? section.music;
+  return [
+    sectionWords[section.kind],
+    ...(rounds > 1 ? [`round ${String(round)} of ${String(rounds)}`] : []),
+    ...(track ? [track.name === '' ? 'to music' : `to “${track.name}”`] : []),
+  ].join(' · ');
+}
+
+function Talk({ lines }: { readonly lines: readonly string[] }) {
+  return (
+    <Box component="ul" aria-label="Safety talk" sx={{ m: 0, pl: 3.5, fontSize: lines.length > 9 ? 22 : 25, lineHeight: 1.35 }}>
+      {lines.map((line) => (
+        <li key={line}>{line}</li>
+      ))}
     </Box>
   );
 }
