@@ -1,4 +1,4 @@
-import type { AgeBand, ClassPlan, Exposure, KnownMark, MovementKind, TeachingRoom } from '@leiter/core';
+import type { AgeBand, ClassPlan, Exposure, KnownMark, MovementKind, SectionKind, TeachingRoom } from '@leiter/core';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsIn, IsNumber, IsObject, IsUUID, Matches, Max, Min, ValidateNested } from 'class-validator';
 import { DayField } from './day-field.js';
@@ -123,6 +123,23 @@ export interface ClassPageResponse {
 }
 
 /** Answer of a save on an old version: both are at hand, nothing is lost. */
+/** One item of a class that was taught: as it was planned, and as long as it really took. */
+export interface TaughtItem {
+  readonly itemId: string;
+  readonly section: SectionKind;
+  readonly movement: string;
+  readonly plannedSeconds: number;
+  readonly realSeconds: number;
+}
+
+/** A class that was taught before, with what its items took; those of which no time was kept are left out. */
+export interface TaughtClass {
+  readonly classId: string;
+  readonly day: string;
+  readonly lengthMinutes: number;
+  readonly items: readonly TaughtItem[];
+}
+
 /** Which version of a plan is stored, and by whom. */
 export interface PlanVersion {
   readonly version: number;

@@ -61,6 +61,8 @@ export {
   type PlanConflict,
   type PlanVersion,
   type StoredPlan,
+  type TaughtClass,
+  type TaughtItem,
   type TodayResponse,
 } from './class.js';
 export { AddObservationRequest, type ObservationResponse } from './observation.js';

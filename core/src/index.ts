@@ -82,7 +82,7 @@ export { learnedPace, type ItemRun } from './timing/learned-pace.js';
 export { firstRounds, itemTotals, sectionSeconds, type ItemTotal, type TimedItem, type Timeline } from './timing/timeline.js';
 export { type Step, type StepSide } from './timing/step.js';
 export { bodyAt, type BodyAt } from './preparation/body-at.js';
-export { type EffortCurve } from './preparation/effort-curve.js';
+export { effortCurveOver, type EffortCurve } from './preparation/effort-curve.js';
 export { checkIds, severities, type CheckId, type Finding, type Severity } from './checks/finding.js';
 export { regionWord, wordsOf, type FindingWords } from './checks/finding-words.js';
 export {

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import type { TaughtClass } from '@leiter/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { testApp, type Agent, type TestApp } from './test-app.js';
 
@@ -180,10 +181,30 @@ describe('a class', () => {
     expect(exposures.length).toBeGreaterThan(5);
     for (const { times } of exposures as readonly { times?: number }[]) if (times !== undefined) expect(times).toBeGreaterThan(0);
     expect(paces.length).toBeGreaterThan(0);
-    for (const { factor } of paces as readonly { factor: number }[]) {
+    for (const { factor, items, classes } of paces as readonly { factor: number; items: number; classes: number }[]) {
+      expect(classes).toBeGreaterThan(0);
+      expect(classes).toBeLessThanOrEqual(items);
       expect(factor).toBeGreaterThanOrEqual(0.5);
       expect(factor).toBeLessThanOrEqual(2);
     }
+  });
+});
+
+describe('the classes before one', () => {
+  it('come with what was planned and what it took, the newest first, each item in its section', async () => {
+    const kittiwakes = await group('Kittiwakes');
+    const next = await coming(kittiwakes.id);
+    const before: readonly TaughtClass[] = (await owner.get(`/api/classes/${next.class.id as string}/earlier`).expect(200)).body;
+    expect(before).toHaveLength(8);
+    const days = before.map(({ day }) => day);
+    expect(days).toEqual([...days].sort().reverse());
+    for (const { day, items } of before) {
+      expect(day < next.class.day).toBe(true);
+      expect(items.length).toBeGreaterThan(8);
+      expect(items.every(({ plannedSeconds, realSeconds }) => plannedSeconds > 0 && realSeconds > 0)).toBe(true);
+    }
+    const [oldest] = (await owner.get(`/api/groups/${kittiwakes.id}/classes`).expect(200)).body.toReversed();
+    expect((await owner.get(`/api/classes/${oldest.id as string}/earlier`).expect(200)).body).toEqual([]);
   });
 });
 

@@ -134,6 +134,7 @@ const routes: Readonly<Record<string, 'no ids' | 'public' | readonly Foreign[]>>
       status: 404,
     },
   ],
+  'GET /api/classes/{id}/earlier': [{ method: 'get', path: () => `/api/classes/${theirs.class}/earlier`, status: 404 }],
   'GET /api/classes/{id}/plan/version': [{ method: 'get', path: () => `/api/classes/${theirs.class}/plan/version`, status: 404 }],
   'GET /api/classes/{id}/plan/export': [{ method: 'get', path: () => `/api/classes/${theirs.class}/plan/export`, status: 404 }],
   'GET /api/classes/{id}/plan/paper': [{ method: 'get', path: () => `/api/classes/${theirs.class}/plan/paper`, status: 404 }],

@@ -1,3 +1,4 @@
+import type { Effort } from '../movement/effort.js';
 import type { Timeline } from '../timing/timeline.js';
 import type { Seconds } from '../unit.js';
 import { preparationSettings } from './settings.js';
@@ -9,15 +10,23 @@ export interface EffortCurve {
   readonly values: readonly number[];
 }
 
-/**
- * The moving average of effort over 60 s around each point (less at both ends). An item counts with its effort over its
- * whole length, as its rung shows it.
- */
+/** So long at such an effort. */
+export interface EffortStretch {
+  readonly effort: Effort;
+  readonly seconds: Seconds;
+}
+
+/** The effort of a plan: an item counts with its effort over its whole length, as its rung shows it. */
 export function effortCurveOf(timeline: Timeline): EffortCurve {
+  return effortCurveOver(timeline.items.map(({ movement, seconds }) => ({ effort: movement.effort, seconds })));
+}
+
+/** The moving average of effort over 60 s around each point (less at both ends), of stretches one after the other. */
+export function effortCurveOver(stretches: readonly EffortStretch[]): EffortCurve {
   const { curveStepSeconds: stepSeconds, smoothingSeconds } = preparationSettings;
-  const total = timeline.totalSeconds;
+  const total = stretches.reduce((sum, { seconds }) => sum + seconds, 0);
   if (total <= 0) return { stepSeconds, values: [] };
-  const effortSecondsTo = integralOf(timeline);
+  const effortSecondsTo = integralOf(stretches);
   const half = smoothingSeconds / 2;
   const values = Array.from({ length: Math.floor(total / stepSeconds) + 1 }, (_, index) => {
     const from = Math.max(0, index * stepSeconds - half);
@@ -28,14 +37,16 @@ export function effortCurveOf(timeline: Timeline): EffortCurve {
 }
 
 /** Effort × seconds from the start to a moment; asked with rising or falling moments alike, in time log(items). */
-function integralOf(timeline: Timeline): (second: Seconds) => number {
+function integralOf(stretches: readonly EffortStretch[]): (second: Seconds) => number {
   const starts: number[] = [];
   const sums: number[] = [];
+  let start = 0;
   let sum = 0;
-  for (const { startSecond, seconds, movement } of timeline.items) {
-    starts.push(startSecond);
+  for (const { effort, seconds } of stretches) {
+    starts.push(start);
     sums.push(sum);
-    sum += movement.effort * seconds;
+    start += seconds;
+    sum += effort * seconds;
   }
   return (second) => {
     let low = 0;
@@ -45,7 +56,7 @@ function integralOf(timeline: Timeline): (second: Seconds) => number {
       if ((starts[middle] ?? 0) <= second) low = middle;
       else high = middle - 1;
     }
-    const timed = timeline.items[low];
-    return (sums[low] ?? 0) + (timed ? timed.movement.effort * Math.max(0, Math.min(timed.seconds, second - timed.startSecond)) : 0);
+    const stretch = stretches[low];
+    return (sums[low] ?? 0) + (stretch ? stretch.effort * Math.max(0, Math.min(stretch.seconds, second - (starts[low] ?? 0))) : 0);
   };
 }

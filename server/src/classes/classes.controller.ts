@@ -6,14 +6,19 @@ import {
   type ClassPageResponse,
   type ClassResponse,
   type ComingClass,
+  type TaughtClass,
 } from '@leiter/contract';
 import { Body, Controller, Get, HttpCode, Param, ParseUUIDPipe, Patch, Post, Put } from '@nestjs/common';
 import { AskedBy, ForRoles, type Asker } from '../people/session.guard.js';
 import { ClassesService } from './classes.service.js';
+import { TaughtClassesService } from './taught-classes.service.js';
 
 @Controller()
 export class ClassesController {
-  constructor(private readonly classes: ClassesService) {}
+  constructor(
+    private readonly classes: ClassesService,
+    private readonly taught: TaughtClassesService,
+  ) {}
 
   @Get('coming-classes')
   coming(@AskedBy() asker: Asker): Promise<readonly ComingClass[]> {
@@ -34,6 +39,12 @@ export class ClassesController {
   @Get('classes/:id')
   page(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<ClassPageResponse> {
     return this.classes.page(asker.clubId, id);
+  }
+
+  /** The last classes of its group that were taught before it, the newest first: what was planned and what it took. */
+  @Get('classes/:id/earlier')
+  earlier(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<readonly TaughtClass[]> {
+    return this.taught.before(asker.clubId, id);
   }
 
   @ForRoles('owner', 'instructor')

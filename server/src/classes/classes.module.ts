@@ -5,11 +5,12 @@ import { PlansModule } from '../plans/plans.module.js';
 import { SyllabusModule } from '../syllabus/syllabus.module.js';
 import { ClassesController } from './classes.controller.js';
 import { ClassesService } from './classes.service.js';
+import { TaughtClassesService } from './taught-classes.service.js';
 
 @Module({
   imports: [ClubModule, GroupsModule, PlansModule, SyllabusModule],
   controllers: [ClassesController],
-  providers: [ClassesService],
+  providers: [TaughtClassesService, ClassesService],
   exports: [ClassesService],
 })
 export class ClassesModule {}

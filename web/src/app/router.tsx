@@ -15,6 +15,7 @@ export const router = createBrowserRouter([
       { path: 'plan', lazy: async () => ({ element: await plansPage('plan') }) },
       { path: 'teach', lazy: async () => ({ element: await plansPage('teach') }) },
       { path: 'classes/:id/plan', lazy: async () => ({ Component: (await import('../plan/plan.page')).PlanPage }) },
+      { path: 'classes/:id/compare', lazy: async () => ({ Component: (await import('../compare/compare.page')).ComparePage }) },
       { path: 'classes/:id/teach', lazy: async () => ({ Component: (await import('../teach/teach.page')).TeachPage }) },
       { path: 'classes/:id/marks', lazy: async () => ({ Component: (await import('../record/marks.page')).MarksPage }) },
       { path: 'groups/:id', lazy: async () => ({ Component: (await import('../record/board.page')).BoardPage }) },

@@ -49,7 +49,7 @@ export function ClassFigures({ page, plan, evaluation, library }: Props) {
             value={`from ${plural(Math.max(...page.paces.map(({ classes }) => classes)), 'class', 'classes')}`}
             parts={page.paces.map(({ kind, factor, items, classes }) => [
               `${kindWords[kind]}: ${plural(items, 'item', 'items')} in ${plural(classes, 'class', 'classes')}`,
-              `× ${factor.toFixed(2)}`,
+              `×\u00a0${factor.toFixed(2)}`,
             ])}
           />
         )}

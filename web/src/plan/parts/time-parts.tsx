@@ -38,7 +38,7 @@ export function TimeParts({ total, pace }: { readonly total: ItemTotal; readonly
           .map(([label, part]) => (
             <FigureRow key={label} label={label} value={clockText(part)} />
           ))}
-        {pace && <FigureRow label={paceLabel(pace)} value={`× ${pace.factor.toFixed(2)}`} />}
+        {pace && <FigureRow label={paceLabel(pace)} value={`×\u00a0${pace.factor.toFixed(2)}`} />}
       </Box>
     </>
   );

@@ -1,0 +1,53 @@
+import type { TaughtClass } from '@leiter/contract';
+import type { ClassPlan } from '@leiter/core';
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { DataSource } from 'typeorm';
+import { rows } from '../database/rows.js';
+import { ClassesService } from './classes.service.js';
+
+/** So many of the last classes are set beside a plan. */
+const mostClasses = 8;
+
+interface TaughtRow {
+  readonly id: string;
+  readonly day: string;
+  readonly length_minutes: number;
+  readonly document: ClassPlan;
+  readonly times: Readonly<Record<string, { readonly planned: number; readonly real: number }>> | null;
+}
+
+/** Classes that were taught: what was planned and what it took. */
+@Injectable()
+export class TaughtClassesService {
+  constructor(
+    @InjectDataSource() private readonly source: DataSource,
+    private readonly classes: ClassesService,
+  ) {}
+
+  /** The last classes of the group of a class that were taught before it, the newest first; one query, however many. */
+  async before(clubId: string, classId: string): Promise<readonly TaughtClass[]> {
+    const session = await this.classes.find(clubId, classId);
+    const found = await rows<TaughtRow>(
+      this.source,
+      `SELECT c.id, to_char(c.day, 'YYYY-MM-DD') AS day, c.length_minutes, l.document,
+              (SELECT jsonb_object_agg(i.item_id, jsonb_build_object('planned', i.planned_seconds, 'real', i.real_seconds))
+               FROM item_time i WHERE i.class_id = c.id) AS times
+       FROM class_session c JOIN class_plan l ON l.class_id = c.id
+       WHERE c.club_id = $1 AND c.group_id = $2 AND c.taught_at IS NOT NULL AND c.day < $3
+       ORDER BY c.day DESC LIMIT $4`,
+      [clubId, session.groupId, session.day, mostClasses],
+    );
+    return found.map(({ id, day, length_minutes: lengthMinutes, document, times }) => ({
+      classId: id,
+      day,
+      lengthMinutes,
+      items: document.sections.flatMap(({ kind, items }) =>
+        items.flatMap(({ id: itemId, movement }) => {
+          const time = times?.[itemId];
+          return time ? [{ itemId, section: kind, movement, plannedSeconds: time.planned, realSeconds: time.real }] : [];
+        }),
+      ),
+    }));
+  }
+}

@@ -1,0 +1,165 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { ClassPageResponse, TaughtClass } from '@leiter/contract';
+import { clockText, effortWord, type EffortCurve, type Library } from '@leiter/core';
+import type { ReactNode } from 'react';
+import { Link, useParams } from 'react-router';
+import { useLibrary, useMovements } from '../library/library.queries';
+import { useClassPage } from '../plan/class.queries';
+import { evaluationOf } from '../plan/evaluation';
+import { Loaded, Message, Page, Panel } from '../shared/page';
+import { palette } from '../shared/palette';
+import { dayText, plural, sectionWords } from '../shared/words';
+import { useTaughtBefore } from './compare.queries';
+import { EffortChart } from './parts/effort-chart';
+import { TimeChart } from './parts/time-chart';
+import { excessOf, peakOf, sectionMeans, taughtEffort, totalOf, type PlannedAndReal } from './taught';
+
+/** A class beside those before it: what was planned and what it took, and how hard it was. */
+export function ComparePage() {
+  const { id = '' } = useParams();
+  const page = useClassPage(id);
+  const movements = useMovements();
+  const taught = useTaughtBefore(id);
+  const library = useLibrary();
+  return (
+    <Loaded query={page} what="class">
+      {(data) => (
+        <Loaded query={movements} what="library">
+          {() => (
+            <Loaded query={taught} what="classes before">
+              {(classes) => <Beside page={data} classes={classes} library={library} />}
+            </Loaded>
+          )}
+        </Loaded>
+      )}
+    </Loaded>
+  );
+}
+
+interface Props {
+  readonly page: ClassPageResponse;
+  readonly classes: readonly TaughtClass[];
+  readonly library: Library;
+}
+
+function Beside({ page, classes: all, library }: Props) {
+  const classes = all.filter(({ items }) => items.length > 0);
+  const thisClass = page.stored ? evaluationOf(page.stored.plan, library, page).effort : null;
+  if (classes.length === 0)
+    return (
+      <Message
+        title="Nothing to set it beside yet"
+        text="Teach a class of this group with the clock running: what was planned and what it took stands here afterwards."
+        action={{ label: 'Back to the plan', href: `/classes/${page.class.id}/plan` }}
+      />
+    );
+  const efforts = classes.map(({ day, items }) => ({ label: dayText(day), curve: taughtEffort(items, library) }));
+  const overall = totalOf(classes.flatMap(({ items }) => items));
+  return (
+    <Page
+      title={page.class.groupName}
+      about={`${dayText(page.class.day)} beside the last ${plural(classes.length, 'class', 'classes')}`}
+      actions={
+        <Button component={Link} to={`/classes/${page.class.id}/plan`} variant="outlined">
+          Back to the plan
+        </Button>
+      }
+    >
+      <Panel label="Time">
+        <Typography variant="h2">Planned and real time</Typography>
+        <Typography variant="body2" sx={{ color: palette.soft, mb: 1 }}>
+          Over these classes, what was planned took {shareWords(overall)}. The learned pace reckons with it.
+        </Typography>
+        <Box sx={{ height: 260, mb: 2 }}>
+          <TimeChart classes={classes} />
+        </Box>
+        <Table
+          label="Planned and real time by section"
+          heads={['Section, per class', 'Planned', 'Really', '']}
+          rows={sectionMeans(classes).map((mean) => [
+            sectionWords[mean.section],
+            clockText(mean.plannedSeconds),
+            clockText(mean.realSeconds),
+            shareWords(mean),
+          ])}
+        />
+      </Panel>
+      <Panel label="Effort">
+        <Typography variant="h2">Effort, minute by minute</Typography>
+        <Typography variant="body2" sx={{ color: palette.soft, mb: 1 }}>
+          It should climb, peak between 40 and 80 % of the class, and end calm.
+        </Typography>
+        <Box sx={{ height: 260, mb: 2 }}>
+          <EffortChart thisClass={thisClass} earlier={efforts.slice(0, 4)} />
+        </Box>
+        <Table
+          label="Peaks and lengths"
+          heads={['Class', 'Planned', 'Really', 'Peak']}
+          rows={[
+            ...(thisClass
+              ? [['This class', clockText((thisClass.values.length - 1) * thisClass.stepSeconds), '', peakWords(thisClass)]]
+              : []),
+            ...classes.map(({ day, items }, index) => {
+              const total = totalOf(items);
+              const curve = efforts[index]?.curve;
+              return [dayText(day), clockText(total.plannedSeconds), clockText(total.realSeconds), curve ? peakWords(curve) : ''];
+            }),
+          ]}
+        />
+      </Panel>
+    </Page>
+  );
+}
+
+function shareWords(total: PlannedAndReal): string {
+  const percent = Math.round(excessOf(total) * 100);
+  if (percent === 0) return 'as long as planned';
+  return `${String(Math.abs(percent))} % ${percent > 0 ? 'longer' : 'less'}`;
+}
+
+function peakWords(curve: EffortCurve): string {
+  const peak = peakOf(curve);
+  if (!peak) return '';
+  return `${effortWord(Math.round(peak.effort) as 0 | 1 | 2 | 3 | 4)} at minute ${String(peak.minute)}`; // effort lies between 0 and 4
+}
+
+function Table({
+  label,
+  heads,
+  rows,
+}: {
+  readonly label: string;
+  readonly heads: readonly string[];
+  readonly rows: readonly (readonly ReactNode[])[];
+}) {
+  const cell = { padding: '5px 10px 5px 0', borderTop: `1px solid ${palette.line}`, textAlign: 'left' } as const;
+  return (
+    <table aria-label={label} style={{ borderCollapse: 'collapse', width: '100%', fontSize: 14.5 }}>
+      <thead>
+        <tr>
+          {heads.map((head) => (
+            <th key={head} scope="col" style={{ ...cell, borderTop: 0, fontWeight: 400, color: palette.soft }}>
+              {head}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row, index) => (
+          <tr key={String(index)}>
+            {row.map((value, column) => (
+              <td
+                key={String(column)}
+                style={{ ...cell, ...(column === 0 ? { fontWeight: 700 } : { fontVariantNumeric: 'tabular-nums' }) }}
+              >
+                {value}
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
