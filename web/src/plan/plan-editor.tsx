@@ -43,6 +43,7 @@ import { ItemInspector } from './parts/item-inspector';
 import { LibraryDrawer } from './parts/library-drawer';
 import { PlanDrag } from './parts/plan-drag';
 import { PlanImport } from './parts/plan-import';
+import { PlanPrint } from './parts/plan-print';
 import { RunningOrder } from './parts/running-order';
 import { SafetyTalkDialog } from './parts/safety-talk-dialog';
 import { SaveNote } from './parts/save-note';
@@ -68,6 +69,10 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
   const plan = useStore(store, (state) => state.plan);
   const context = useMemo(() => contextOf(page), [page]);
   const evaluation = useMemo(() => evaluationOf(plan, library, page), [plan, library, page]);
+  const talk = useMemo(
+    () => safetyTalkOf(evaluation.timeline, evaluation.versions, context.children, library),
+    [evaluation, context, library],
+  );
   const gaps = useMemo(() => musicGaps(plan, evaluation.timeline), [plan, evaluation]);
   const [wanted, setChosen] = useState<string | null>(null);
   // what was chosen may be gone after an undo
@@ -249,6 +254,7 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
         {!total && !shownSection && <ClassInspector page={page} plan={plan} evaluation={evaluation} library={library} onAction={act} />}
       </Box>
       <KeysHelp keys={planKeysHelp} />
+      <PlanPrint page={page} plan={plan} evaluation={evaluation} talk={talk} />
       {open === 'fit' && <FitDialog plan={plan} library={library} context={context} onTake={change} onClose={close} />}
       {open === 'keep' && (
         <TemplateDialog
@@ -262,9 +268,7 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
         />
       )}
       {open === 'who' && <WhoDoesWhat page={page} evaluation={evaluation} library={library} onEdit={change} onClose={close} />}
-      {open === 'talk' && (
-        <SafetyTalkDialog lines={safetyTalkOf(evaluation.timeline, evaluation.versions, context.children, library)} onClose={close} />
-      )}
+      {open === 'talk' && <SafetyTalkDialog lines={talk} onClose={close} />}
       {open === 'file' && (
         <PlanImport
           classId={classId}

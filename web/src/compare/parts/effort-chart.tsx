@@ -32,6 +32,7 @@ export function EffortChart({ thisClass, earlier }: Props) {
                   backgroundColor: '#17525C22',
                   borderWidth: 4,
                   pointRadius: 0,
+                  clip: 6,
                   fill: true,
                 },
               ]
@@ -65,7 +66,14 @@ export function EffortChart({ thisClass, earlier }: Props) {
             grid: { color: palette.line },
           },
         },
-        plugins: { legend: { position: 'top', align: 'start', labels: { color: palette.ink, boxWidth: 30 } }, tooltip: { enabled: false } },
+        plugins: {
+          legend: {
+            position: 'top',
+            align: 'start',
+            labels: { color: palette.ink, usePointStyle: true, pointStyle: 'line', pointStyleWidth: 34 },
+          },
+          tooltip: { enabled: false },
+        },
       }}
     />
   );

@@ -28,7 +28,8 @@ export function TimeChart({ classes }: { readonly classes: readonly TaughtClass[
       type="bar"
       aria-label="Planned and real minutes of the last classes; the figures stand in the table below"
       data={{
-        labels: shown.map(({ day }) => dayText(day)),
+        // without the weekday, which is the same for all
+        labels: shown.map(({ day }) => dayText(day).replace(/^\w+ /, '')),
         datasets: [
           {
             type: 'line',
@@ -63,6 +64,7 @@ export function TimeChart({ classes }: { readonly classes: readonly TaughtClass[
           x: { ticks: { color: palette.ink }, grid: { display: false } },
           y: {
             beginAtZero: true,
+            suggestedMax: Math.max(...shown.map(({ lengthMinutes }) => lengthMinutes)) + 3,
             ticks: { color: palette.ink },
             grid: { color: palette.line },
             title: { display: true, text: 'minutes', color: palette.soft },

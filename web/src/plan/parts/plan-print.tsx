@@ -1,0 +1,113 @@
+import Box from '@mui/material/Box';
+import GlobalStyles from '@mui/material/GlobalStyles';
+import type { ClassPageResponse } from '@leiter/contract';
+import {
+  clockText,
+  countsText,
+  doseText,
+  firstRounds,
+  itemTotals,
+  sidesText,
+  timeOfDay,
+  versionCounts,
+  type ClassPlan,
+  type Evaluation,
+} from '@leiter/core';
+import { createPortal } from 'react-dom';
+import { Figure } from '../../shared/figure';
+import { headingFont } from '../../shared/palette';
+import { dayText, sectionWords } from '../../shared/words';
+
+interface Props {
+  readonly page: ClassPageResponse;
+  readonly plan: ClassPlan;
+  readonly evaluation: Evaluation;
+  readonly talk: readonly string[];
+}
+
+/** What the browser prints of the Plan page: the running order and the safety talk, and nothing of the screen round it. */
+export function PlanPrint({ page, plan, evaluation, talk }: Props) {
+  const { timeline } = evaluation;
+  return createPortal(
+    <>
+      <GlobalStyles
+        styles={{
+          '@page': { size: 'A4', margin: '12mm' },
+          '@media print': {
+            '#root, .MuiModal-root': { display: 'none !important' },
+            'html, body': { height: 'auto !important', overflow: 'visible !important', backgroundColor: '#FFFFFF !important' },
+          },
+        }}
+      />
+      <Box
+        className="on-paper"
+        aria-hidden="true"
+        sx={{ display: 'none', '@media print': { display: 'block' }, color: '#000000', fontSize: '9.5pt', lineHeight: 1.25 }}
+      >
+        <Box sx={{ fontFamily: headingFont, fontSize: '17pt', fontWeight: 700 }}>{page.class.groupName}</Box>
+        <Box sx={{ mb: 1.5 }}>
+          {dayText(page.class.day)} · {page.class.startsAt} to {timeOfDay(page.class.startsAt, page.class.lengthMinutes * 60)} · planned{' '}
+          {clockText(timeline.totalSeconds)}
+        </Box>
+        <Rows page={page} plan={plan} evaluation={evaluation} />
+        <Box sx={{ breakInside: 'avoid', mt: 2 }}>
+          <Box sx={{ fontFamily: headingFont, fontSize: '12pt', fontWeight: 700 }}>Before the first movement</Box>
+          <ul style={{ margin: '4pt 0', paddingLeft: '14pt' }}>
+            {talk.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+          Usual cautions only. Your governing body’s rules, your training and medical advice come first.
+        </Box>
+      </Box>
+    </>,
+    document.body,
+  );
+}
+
+function Rows({ page, plan, evaluation }: Omit<Props, 'talk'>) {
+  const items = firstRounds(evaluation.timeline.items);
+  const totals = itemTotals(evaluation.timeline.items);
+  const counts = versionCounts(evaluation.versions);
+  return (
+    <Box
+      component="table"
+      sx={{
+        width: '100%',
+        borderCollapse: 'collapse',
+        '& td': { borderTop: '0.5pt solid #999999', p: '1.5pt 6pt 1.5pt 0', verticalAlign: 'top' },
+      }}
+    >
+      <tbody>
+        {items.map(({ item, movement, section, startSecond, rounds }, index) => {
+          const before = items[index - 1];
+          const circuit = before?.item.circuit === item.circuit ? undefined : plan.circuits?.find(({ id }) => id === item.circuit);
+          const cue = item.cue ?? movement.cues[0];
+          return (
+            <Box component="tr" key={item.id} sx={{ breakInside: 'avoid' }}>
+              <td style={{ whiteSpace: 'nowrap', fontWeight: before?.section.id === section.id ? 400 : 700 }}>
+                {timeOfDay(page.class.startsAt, startSecond)}
+              </td>
+              <td>{before?.section.id === section.id ? '' : sectionWords[section.kind]}</td>
+              <td>
+                <Figure movement={movement} size={22} />
+              </td>
+              <td>
+                <strong>{movement.name}</strong>
+                {circuit && ` – circuit, ${String(circuit.rounds)} rounds, ${String(circuit.restSeconds)} s rest between`}
+                {!circuit && rounds > 1 && ' – in the circuit'}
+              </td>
+              <td>
+                {doseText(item.dose)}
+                {sidesText(item.sides) && `, ${sidesText(item.sides)}`}
+              </td>
+              <td>{countsText(counts.get(item.id))}</td>
+              <td>{cue === undefined ? '' : `“${cue}”`}</td>
+              <td style={{ textAlign: 'right' }}>{clockText(totals.get(item.id)?.seconds ?? 0)}</td>
+            </Box>
+          );
+        })}
+      </tbody>
+    </Box>
+  );
+}
