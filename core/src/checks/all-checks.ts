@@ -15,6 +15,7 @@ import { holdTooLong } from './hold-too-long.js';
 import { landings } from './landings.js';
 import { littleMoving } from './little-moving.js';
 import { noBreak } from './no-break.js';
+import { oneForAll } from './one-for-all.js';
 import { oneSided } from './one-sided.js';
 import { order } from './order.js';
 import { safetyTalk } from './safety-talk.js';
@@ -55,6 +56,7 @@ export const allChecks: Readonly<Record<CheckId, Check>> = {
   'little-moving': littleMoving,
   'no-closing': noClosing,
   'no-home-task': noHomeTask,
+  'one-for-all': oneForAll,
 };
 
 /** What all checks say, those that were accepted marked as such; worst first; within one severity in the order of the class, then of the checks. */

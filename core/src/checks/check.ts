@@ -4,13 +4,12 @@ import type { Library } from '../movement/library.js';
 import type { EffortCurve } from '../preparation/effort-curve.js';
 import type { Timeline } from '../timing/timeline.js';
 import type { ProgrammeSlug } from '../unit.js';
-import type { ChildInClass } from '../versions/child-in-class.js';
-import type { Version } from '../versions/version.js';
+import type { Version, VersionContext } from '../versions/version.js';
 import type { TeachingRoom } from '../versions/teaching-room.js';
 import type { Finding } from './finding.js';
 
 /** All that a check may look at; reckoned once for all checks. */
-export interface CheckContext {
+export interface CheckContext extends Pick<VersionContext, 'children' | 'ladder' | 'startsAt'> {
   readonly plan: ClassPlan;
   readonly timeline: Timeline;
   readonly effort: EffortCurve;
@@ -22,7 +21,6 @@ export interface CheckContext {
   readonly youngestYears: number;
   /** When held stretches come: early and short, or moving ones first. */
   readonly stretchingSchool: StretchingSchool;
-  readonly children: readonly ChildInClass[];
   readonly versions: readonly Version[];
   /** Where the instructor stands; null where that is not known. */
   readonly room: TeachingRoom | null;

@@ -165,6 +165,14 @@ function sentenceOf({ fact }: Finding, name: string, library: Library): Omit<Fin
       return { title: 'No closing', sentence: 'Nothing ends the class together.' };
     case 'no-home-task':
       return { title: 'Nothing for the week', sentence: 'No small task is sent home.' };
+    case 'one-for-all':
+      return {
+        title: 'One version for all',
+        sentence: `${name} has others: ${[
+          ...(fact.easier > 0 ? [`${childCount(fact.easier)} would do an easier one`] : []),
+          ...(fact.harder > 0 ? [`${childCount(fact.harder)} could do a harder one`] : []),
+        ].join(', ')}.`,
+      };
   }
 }
 
@@ -210,11 +218,12 @@ function mendWords(finding: Finding, library: Library): string | null {
         : 'Give both sides the larger dose';
     case 'set-tier-by-hand':
       return 'Let it be reckoned';
+    case 'set-tiers':
+      return 'Use all its versions';
     case 'remove':
     case 'double':
     case 'accept':
     case 'open-again':
-    case 'set-tiers':
     case 'set-familiarity':
     case 'set-words':
     case 'set-focus':

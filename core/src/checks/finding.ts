@@ -38,6 +38,7 @@ export const checkIds = [
   'little-moving',
   'no-closing',
   'no-home-task',
+  'one-for-all',
 ] as const;
 export type CheckId = (typeof checkIds)[number];
 
@@ -75,7 +76,8 @@ export type FindingFact =
   | { readonly kind: 'reframed'; readonly times: number; readonly most: number }
   | { readonly kind: 'little-moving'; readonly share: number }
   | { readonly kind: 'no-closing' }
-  | { readonly kind: 'no-home-task' };
+  | { readonly kind: 'no-home-task' }
+  | { readonly kind: 'one-for-all'; readonly easier: number; readonly harder: number };
 
 /** What a check says about a plan: where, how grave, why, and the edits that mend it where there is an obvious mend. */
 export interface Finding {

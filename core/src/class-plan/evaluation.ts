@@ -58,6 +58,8 @@ export function evaluatePlan(plan: ClassPlan, library: Library, context: Evaluat
     youngestYears: context.agesYears.length === 0 ? ageWithoutChildren : Math.min(...context.agesYears),
     stretchingSchool: context.stretchingSchool,
     children: context.children,
+    ladder: context.ladder,
+    startsAt: context.startsAt,
     versions,
     room: context.room,
   };
