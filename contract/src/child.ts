@@ -1,3 +1,4 @@
+import type { HealthNote } from '@leiter/core';
 import type { Attendance } from './class.js';
 import type { SyllabusResponse } from './syllabus.js';
 import type { ObservationResponse } from './observation.js';
@@ -109,6 +110,8 @@ export interface ChildLadder {
 
 export interface ChildPageResponse {
   readonly child: ChildResponse;
+  /** Null for who is not of the staff of its groups. */
+  readonly healthNotes: readonly HealthNote[] | null;
   readonly ladders: readonly ChildLadder[];
   readonly observations: readonly ObservationResponse[];
   readonly attendance: readonly {

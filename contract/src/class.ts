@@ -1,4 +1,4 @@
-import type { AgeBand, ClassPlan, Exposure, KnownMark, MovementKind, SectionKind, TeachingRoom } from '@leiter/core';
+import type { AgeBand, ClassPlan, Exposure, KnownMark, MovementKind, SectionKind, Spares, TeachingRoom } from '@leiter/core';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsIn, IsNumber, IsObject, IsUUID, Matches, Max, Min, ValidateNested } from 'class-validator';
 import { DayField } from './day-field.js';
@@ -92,6 +92,8 @@ export interface ExpectedChild {
   readonly home: Household;
   /** The best of the last three marks, by movement and stage. */
   readonly marks: readonly KnownMark[];
+  /** What it has to be spared; only for the staff of the group, and only where there is something. */
+  readonly spares?: Spares;
 }
 
 export interface StoredPlan {

@@ -65,5 +65,6 @@ export {
   type TaughtItem,
   type TodayResponse,
 } from './class.js';
+export { HealthNoteBody, SaveHealthNotesRequest } from './health-note.js';
 export { AddObservationRequest, type ObservationResponse } from './observation.js';
 export { type FieldProblem, type Problem } from './problem.js';

@@ -16,7 +16,7 @@ import {
   type TierName,
   type TimeParts,
 } from '@leiter/core';
-import { Transform, Type, plainToInstance } from 'class-transformer';
+import { Transform, Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -31,6 +31,7 @@ import {
   Min,
   ValidateIf,
   ValidateNested,
+  registerDecorator,
 } from 'class-validator';
 import {
   CircuitsField,
@@ -158,27 +159,47 @@ export class PlanFile {
   movements?: object[];
 }
 
-export class PreviewMark {
-  @Matches(slug, { message: 'Not the name of a movement.' })
-  movement!: string;
-
-  @MayBeLeftOut()
-  @ValidateIf((_object: object, value: unknown) => value !== null && value !== undefined)
-  @IsInt()
-  @Min(1)
-  @Max(20)
-  stage?: number | null;
-
-  @IsIn(marks, { message: 'A mark: not-yet, with-help, alone or clean.' })
-  mark!: Mark;
+/** What a child did lately of a movement, or of one of its stages. */
+export interface PreviewMark {
+  readonly movement: string;
+  readonly stage?: number | null;
+  readonly mark: Mark;
 }
 
+/** An object from movement to mark says the same as a list of both. */
 function listOfMarks(value: unknown): unknown {
-  if (typeof value !== 'object' || value === null) return value;
-  const list = Array.isArray(value)
-    ? (value as unknown[])
-    : Object.entries(value).map(([movement, mark]) => ({ movement, mark: mark as unknown }));
-  return plainToInstance(PreviewMark, list);
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) return value;
+  return Object.entries(value).map(([movement, mark]) => ({ movement, mark: mark as unknown }));
+}
+
+function isPreviewMark(value: unknown): boolean {
+  if (typeof value !== 'object' || value === null) return false;
+  const { movement, stage, mark, ...more } = value as Readonly<Record<string, unknown>>;
+  return (
+    Object.keys(more).length === 0 &&
+    typeof movement === 'string' &&
+    slug.test(movement) &&
+    marks.some((one) => one === mark) &&
+    (stage === undefined || stage === null || (Number.isInteger(stage) && Number(stage) >= 1 && Number(stage) <= 20))
+  );
+}
+
+/** Movements and marks of a child. Checked in one go: a group has thousands of them, and an object for each took longer than judging. */
+function MarksOfAChild(): PropertyDecorator {
+  return (target, property) => {
+    registerDecorator({
+      name: 'marksOfAChild',
+      target: target.constructor,
+      propertyName: String(property),
+      options: {
+        message: ({ value }) =>
+          Array.isArray(value)
+            ? `The ${String(value.findIndex((one) => !isPreviewMark(one)) + 1)}. is not a movement with not-yet, with-help, alone or clean.`
+            : 'A list of movement and mark.',
+      },
+      validator: { validate: (value: unknown) => Array.isArray(value) && value.every(isPreviewMark) },
+    });
+  };
 }
 
 /** A child that a plan is judged for; nothing of it is stored. */
@@ -208,11 +229,8 @@ export class PreviewChild {
   /** What it did lately, by movement and stage; also as an object from movement to mark. */
   @MayBeLeftOut()
   @Transform(({ obj }: { readonly obj: { readonly standings?: unknown } }) => listOfMarks(obj.standings))
-  @IsArray({ message: 'A list of movement and mark.' })
-  @ArrayMaxSize(1000)
-  @IsObject({ each: true, message: 'A movement and a mark.' })
-  @ValidateNested({ each: true })
-  @Type(() => PreviewMark)
+  @ArrayMaxSize(1000, { message: 'At most 1000 marks.' })
+  @MarksOfAChild()
   standings?: PreviewMark[];
 }
 

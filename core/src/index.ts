@@ -21,9 +21,11 @@ export { slugOf } from './slug-of.js';
 export { addDays, ageOn, daysBetween, isDay, weekdayOf } from './day.js';
 export { clockText, timeOfDay } from './clock-text.js';
 export { regions, type Load, type Region } from './movement/region.js';
+export { regionWord } from './movement/region-word.js';
 export { movementKinds, type MovementKind } from './movement/kind.js';
 export { sectionKinds, type SectionKind } from './movement/section-kind.js';
 export { hazards, type Hazard } from './movement/hazard.js';
+export { hazardWord } from './movement/hazard-word.js';
 export { effortWord, type Effort } from './movement/effort.js';
 export { doseFaults, doseLimits, numbersOf, stepDose, type Dose, type DoseNumber } from './movement/dose.js';
 export { doseText, sidesText } from './movement/dose-text.js';
@@ -71,6 +73,7 @@ export { fitToClock, type Fit, type FitStep } from './class-plan/fit-to-clock.js
 export { fillSlot } from './class-plan/fill-slot.js';
 export { evaluatePlan, meanAge, type Evaluation, type EvaluationContext } from './class-plan/evaluation.js';
 export { abilityOf, type ChildInClass, type Home, type KnownMark } from './versions/child-in-class.js';
+export { sparedIn, sparesOn, type HealthNote, type Spares } from './versions/spares.js';
 export { homeNeeds, lacking, missingThings, type HomeNeed } from './versions/home-needs.js';
 export { frameOf, outOfRoom, type TeachingRoom } from './versions/teaching-room.js';
 export { versionCounts, versionsOf, type Bar, type Version, type VersionContext, type VersionCounts } from './versions/version.js';
@@ -84,7 +87,7 @@ export { type Step, type StepSide } from './timing/step.js';
 export { bodyAt, type BodyAt } from './preparation/body-at.js';
 export { effortCurveOver, type EffortCurve } from './preparation/effort-curve.js';
 export { checkIds, severities, type CheckId, type Finding, type Severity } from './checks/finding.js';
-export { regionWord, wordsOf, type FindingWords } from './checks/finding-words.js';
+export { wordsOf, type FindingWords } from './checks/finding-words.js';
 export {
   syllabusFaults,
   syllabusFaultWords,

@@ -33,6 +33,11 @@ test('The main views of the demo club', async ({ page, leiter }) => {
   await expect(items.first()).toBeVisible();
   await expect(page.getByText('saved', { exact: true })).toBeVisible();
   await shoot(page, 'plan');
+  await page.emulateMedia({ media: 'print' });
+  await page.setViewportSize({ width: 794, height: 1123 });
+  await shoot(page, 'plan-printed');
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.emulateMedia({ media: 'screen' });
   await page.getByRole('button', { name: 'Who does what' }).click();
   await page.getByRole('dialog').locator('td button', { hasText: 'instead' }).first().click();
   await shoot(page, 'who-does-what');
@@ -50,6 +55,8 @@ test('The main views of the demo club', async ({ page, leiter }) => {
   for (let press = 0; press < 4; press++) await page.keyboard.press('Control+z');
   await expect(page.getByText('saved', { exact: true })).toBeVisible();
 
+  await open(page, leiter, `/classes/${id}/compare`);
+  await shoot(page, 'compare');
   await open(page, leiter, `/classes/${id}/teach`);
   await page.getByRole('button', { name: /start/i }).click();
   await expect(page.getByText('left of this item')).toBeVisible();

@@ -124,6 +124,7 @@ const writes: Readonly<Record<string, Write>> = {
       archived: false,
     }),
   },
+  'keep health notes': { method: 'put', path: () => `/api/children/${own.child}/health-notes`, body: () => ({ notes: [] }) },
   'give a grade': { method: 'post', path: () => `/api/children/${own.child}/grades`, body: () => ({ gradeId: randomUUID() }) },
   'make a group': {
     method: 'post',

@@ -114,6 +114,9 @@ const routes: Readonly<Record<string, 'no ids' | 'public' | readonly Foreign[]>>
   'PATCH /api/children/{id}': [
     { method: 'patch', path: () => `/api/children/${theirs.child}`, body: () => ({ givenName: 'Mine' }), status: 404 },
   ],
+  'PUT /api/children/{id}/health-notes': [
+    { method: 'put', path: () => `/api/children/${theirs.child}/health-notes`, body: () => ({ notes: [] }), status: 404 },
+  ],
   'DELETE /api/children/{id}': [{ method: 'delete', path: () => `/api/children/${theirs.child}`, status: 404 }],
   'POST /api/children/{id}/grades': [
     { method: 'post', path: () => `/api/children/${theirs.child}/grades`, body: () => ({ gradeId: theirs.grade }), status: 404 },

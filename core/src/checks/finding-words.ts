@@ -1,5 +1,5 @@
 import type { Library } from '../movement/library.js';
-import type { Region } from '../movement/region.js';
+import { regionWord } from '../movement/region-word.js';
 import { clockText } from '../clock-text.js';
 import type { Timeline } from '../timing/timeline.js';
 import { barWords } from '../versions/version-words.js';
@@ -10,27 +10,6 @@ export interface FindingWords {
   readonly title: string;
   readonly sentence: string;
   readonly mend: string | null;
-}
-
-const regionWords: Readonly<Record<Region, string>> = {
-  neck: 'neck',
-  shoulders: 'shoulders',
-  wrists: 'wrists',
-  'upper-back': 'upper back',
-  'lower-back': 'lower back',
-  core: 'core',
-  hips: 'hips',
-  'hip-flexors': 'hip flexors',
-  adductors: 'inner thighs',
-  hamstrings: 'back of the thighs',
-  quadriceps: 'front of the thighs',
-  calves: 'calves',
-  ankles: 'ankles',
-};
-
-/** @returns the region as one says it to a child or a parent. */
-export function regionWord(region: Region): string {
-  return regionWords[region];
 }
 
 /** Says a finding in a sentence that can be read to a parent. */
@@ -107,7 +86,10 @@ function sentenceOf({ fact }: Finding, name: string, library: Library): Omit<Fin
     case 'no-version':
       return {
         title: `No version for ${childCount(fact.children)}`,
-        sentence: `${name}: nothing easier fits either – ${barWords(fact.bar, library, null)}.`,
+        sentence:
+          fact.bar.kind === 'health'
+            ? `${name}: ${childCount(fact.children)} ${barWords(fact.bar, library, null)}.`
+            : `${name}: nothing easier fits either – ${barWords(fact.bar, library, null)}.`,
       };
     case 'home-lacks':
       return {

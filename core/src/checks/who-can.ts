@@ -11,7 +11,9 @@ const troubled = new WeakMap<CheckContext, readonly Version[]>();
 
 /** Versions of which something is to be said – few, of hundreds –, looked for once for all checks. */
 function troubledVersions(context: CheckContext): readonly Version[] {
-  const known = troubled.get(context) ?? context.versions.filter(({ tier, lacks }) => tier === null || lacks.length > 0);
+  const known =
+    troubled.get(context) ??
+    context.versions.filter((version) => version.tier === null || version.lacks.length > 0 || isAgainstHealth(version));
   troubled.set(context, known);
   return known;
 }
@@ -26,11 +28,14 @@ function byItem(context: CheckContext, wanted: (version: Version) => boolean) {
   });
 }
 
+/** Set by hand although a health note says otherwise: for this child there is no version, whoever set it. */
+const isAgainstHealth = ({ isByHand, bar }: Version): boolean => isByHand && bar !== null;
+
 const childrenOf = (versions: readonly Version[]): readonly ChildId[] => versions.map(({ childId }) => childId);
 
 /** A child expected has no version of an item, whatever keeps it from it. */
 export const noVersion: Check = (context) =>
-  byItem(context, ({ tier }) => tier === null).map(({ item, versions }): Finding => {
+  byItem(context, (version) => version.tier === null || isAgainstHealth(version)).map(({ item, versions }): Finding => {
     const bar: Bar = versions[0]?.bar ?? { kind: 'age', leastAge: 0 };
     return {
       check: 'no-version',

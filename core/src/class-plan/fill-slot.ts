@@ -40,7 +40,7 @@ export function fillSlot(plan: ClassPlan, library: Library, context: EvaluationC
 /** @param isHarmless asked for each step; an item whose next step does harm grows no further. */
 function raised(plan: ClassPlan, library: Library, context: EvaluationContext, isHarmless: (plan: ClassPlan) => boolean): ClassPlan {
   const begun = timelineOf(plan, library, { ...context, meanAgeYears: meanAge(context.agesYears) });
-  const open = new Set(begun.items.filter(({ movement, item }) => item.circuit === undefined && filled.includes(movement.kind)));
+  const open = new Set(begun.items.filter(mayGrow));
   const doses = new Map([...open].map(({ item }) => [item.id, item.dose]));
   const doseOf = ({ item }: TimedItem): Dose => doses.get(item.id) ?? item.dose;
   const grown = (timed: TimedItem): number => activeSecondsOf(doseOf(timed)) / activeSecondsOf(timed.item.dose);
@@ -61,6 +61,11 @@ function raised(plan: ClassPlan, library: Library, context: EvaluationContext, i
     free -= cost;
   }
   return current;
+}
+
+/** Stations keep the doses of their circuit, and what is fitted to music stays with it. */
+function mayGrow({ movement, item, section }: TimedItem): boolean {
+  return item.circuit === undefined && !item.music && !section.music && filled.includes(movement.kind);
 }
 
 function graveFindings(plan: ClassPlan, library: Library, context: EvaluationContext): number {

@@ -1,6 +1,7 @@
 import type { Mark, Prerequisite, Surface } from '../movement/movement.js';
 import { marks } from '../movement/movement.js';
 import type { Syllabus } from '../syllabus/syllabus.js';
+import type { Spares } from './spares.js';
 import type { ChildId, Metres, MovementSlug } from '../unit.js';
 
 /** What a child has at home, as far as it decides what the child can do. */
@@ -32,6 +33,8 @@ export interface ChildInClass {
   /** Null where nothing is known of the home: then it bars nothing. */
   readonly home: Home | null;
   readonly marks: readonly KnownMark[];
+  /** What it has to be spared for now; left out where nothing is, or where the one who asks may not know. */
+  readonly spares?: Spares;
 }
 
 /** What a child can do already, asked by movement: what was seen of it, and what its grades say. */

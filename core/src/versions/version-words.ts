@@ -1,4 +1,8 @@
+import type { Hazard } from '../movement/hazard.js';
+import { hazardWord } from '../movement/hazard-word.js';
 import type { Library } from '../movement/library.js';
+import { regions, type Region } from '../movement/region.js';
+import { regionWord } from '../movement/region-word.js';
 import type { Syllabus } from '../syllabus/syllabus.js';
 import type { HomeNeed } from './home-needs.js';
 import type { Bar, Version, VersionCounts } from './version.js';
@@ -12,6 +16,13 @@ const needWords: Readonly<Record<HomeNeed, string>> = {
   quiet: 'the house has to be quiet',
 };
 
+const isRegion = (spared: Region | Hazard): spared is Region => regions.some((region) => region === spared);
+
+/** What a child has to spare, as one says it: `the wrists`, `hard landings`. */
+export function sparedWord(spared: Region | Hazard): string {
+  return isRegion(spared) ? `the ${regionWord(spared)}` : hazardWord(spared);
+}
+
 /** @returns what keeps a child from a version, as one says it. */
 export function barWords(bar: Bar, library: Library, ladder: Syllabus | null): string {
   switch (bar.kind) {
@@ -23,6 +34,8 @@ export function barWords(bar: Bar, library: Library, ladder: Syllabus | null): s
       return `from ${String(bar.leastAge)} years on`;
     case 'home':
       return needWords[bar.need];
+    case 'health':
+      return `has to spare ${sparedWord(bar.spared)} for now`;
   }
 }
 
@@ -30,7 +43,12 @@ export function barWords(bar: Bar, library: Library, ladder: Syllabus | null): s
 export function versionWords(version: Version, library: Library, ladder: Syllabus | null): string {
   const name = library.get(version.movement)?.name ?? version.movement;
   const does = version.tier === null ? 'no version' : version.tier === 'instead' ? `instead ${name}` : version.tier;
-  if (version.isByHand) return [`${does}: set by hand`, ...version.lacks.map((need) => needWords[need])].join(', ');
+  if (version.isByHand)
+    return [
+      `${does}: set by hand`,
+      ...(version.bar ? [`but ${barWords(version.bar, library, ladder)}`] : []),
+      ...version.lacks.map((need) => needWords[need]),
+    ].join(', ');
   return version.bar ? `${does}: ${barWords(version.bar, library, ladder)}` : `${does}: all it needs is there`;
 }
 

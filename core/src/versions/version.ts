@@ -2,6 +2,7 @@ import type { Item } from '../class-plan/class-plan.js';
 import { movementsOfKind } from '../movement/by-kind.js';
 import type { Library } from '../movement/library.js';
 import type { MovementKind } from '../movement/kind.js';
+import type { Hazard } from '../movement/hazard.js';
 import type { Region } from '../movement/region.js';
 import { tierNames, type Movement, type TierName } from '../movement/movement.js';
 import type { Syllabus } from '../syllabus/syllabus.js';
@@ -9,13 +10,15 @@ import type { TimedItem } from '../timing/timeline.js';
 import type { ChildId, ItemId, MovementSlug } from '../unit.js';
 import { abilityOf, rungOf, type Ability, type ChildInClass } from './child-in-class.js';
 import { lacking, type HomeNeed } from './home-needs.js';
+import { sparedIn } from './spares.js';
 
 /** Why a child does not do a version. */
 export type Bar =
   | { readonly kind: 'grade'; readonly grade: string }
   | { readonly kind: 'prerequisite'; readonly movement: MovementSlug }
   | { readonly kind: 'age'; readonly leastAge: number }
-  | { readonly kind: 'home'; readonly need: HomeNeed };
+  | { readonly kind: 'home'; readonly need: HomeNeed }
+  | { readonly kind: 'health'; readonly spared: Region | Hazard };
 
 /** What one child does of one item. */
 export interface Version {
@@ -27,7 +30,10 @@ export interface Version {
   readonly movement: MovementSlug;
   /** Set by hand. */
   readonly isByHand: boolean;
-  /** What kept the child from more: from the next harder version, or from all of them. Null where nothing did. */
+  /**
+   * What kept the child from more: from the next harder version, or from all of them. Null where nothing did. Of a version
+   * set by hand: what a health note says against it.
+   */
   readonly bar: Bar | null;
   /** What a version set by hand wants and the home does not have. */
   readonly lacks: readonly HomeNeed[];
@@ -76,7 +82,8 @@ function versionOf(item: Item, movement: Movement, ability: Ability, context: Se
   if (byHand !== undefined) {
     const equipment = movement.tiers[byHand]?.equipment;
     const lacks = child.home ? lacking(movement, equipment, child.home, context.startsAt) : nothing;
-    return { itemId: item.id, childId: child.id, tier: byHand, movement: movement.slug, isByHand: true, bar: null, lacks };
+    const bar = healthBar(movement, child);
+    return { itemId: item.id, childId: child.id, tier: byHand, movement: movement.slug, isByHand: true, bar, lacks };
   }
   const reckoned = (tier: Version['tier'], slug: MovementSlug, bar: Bar | null): Version => ({
     itemId: item.id,
@@ -104,11 +111,18 @@ const hardestFirst = tierNames.toReversed();
 const nothing: readonly HomeNeed[] = [];
 const noPrerequisites: Movement['prerequisites'] = [];
 
+function healthBar(movement: Movement, { spares }: ChildInClass): Bar | null {
+  const spared = sparedIn(movement, spares);
+  return spared && { kind: 'health', spared };
+}
+
 /** What keeps a child from a version of a movement; null where nothing does. */
 function barOf(movement: Movement, tier: TierName, ability: Ability, { ladder, startsAt }: VersionContext): Bar | null {
   const { child } = ability;
   const said = movement.tiers[tier];
   if (child.ageYears < movement.leastAge) return { kind: 'age', leastAge: movement.leastAge };
+  const health = healthBar(movement, child);
+  if (health) return health;
   if (said?.fromGrade && rungOf(said.fromGrade, ladder) > ability.rung) return { kind: 'grade', grade: said.fromGrade };
   const open =
     (said?.prerequisites ?? noPrerequisites).find((one) => !ability.reaches(one)) ??

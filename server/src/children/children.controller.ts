@@ -3,17 +3,33 @@ import {
   AwardGradeRequest,
   ChangeChildRequest,
   MoveOverRequest,
+  SaveHealthNotesRequest,
   SpreadsheetRequest,
   type ChildPageResponse,
   type ChildResponse,
   type ChildrenImportResponse,
 } from '@leiter/contract';
-import type { Result } from '@leiter/core';
-import { Body, Controller, Delete, Get, Header, HttpCode, Param, ParseBoolPipe, ParseUUIDPipe, Patch, Post, Query } from '@nestjs/common';
+import type { HealthNote, Result } from '@leiter/core';
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  Header,
+  HttpCode,
+  Param,
+  ParseBoolPipe,
+  ParseUUIDPipe,
+  Patch,
+  Post,
+  Put,
+  Query,
+} from '@nestjs/common';
 import { ProblemException } from '../http/problem.js';
 import { cellProblem } from '../http/spreadsheet.js';
 import { AskedBy, ForRoles, type Asker } from '../people/session.guard.js';
 import { ChildrenImportService } from './children-import.service.js';
+import { HealthNotesService } from './health-notes.service.js';
 import { ChildrenService, type ChildRefusal } from './children.service.js';
 
 @Controller('children')
@@ -21,6 +37,7 @@ export class ChildrenController {
   constructor(
     private readonly children: ChildrenService,
     private readonly imports: ChildrenImportService,
+    private readonly health: HealthNotesService,
   ) {}
 
   @Get()
@@ -65,7 +82,19 @@ export class ChildrenController {
   /** Everything that is stored of a child: its page, and what a family that asks for its data is given. */
   @Get(':id')
   page(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<ChildPageResponse> {
-    return this.children.page(asker.clubId, id);
+    return this.children.page(asker, id);
+  }
+
+  /** Stores what the family told of its health; for the staff of its groups only. */
+  @Put(':id/health-notes')
+  async saveHealthNotes(
+    @AskedBy() asker: Asker,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: SaveHealthNotesRequest,
+  ): Promise<readonly HealthNote[]> {
+    const saved = await this.health.save(asker, id, body);
+    if (!saved.ok) throw new ProblemException(403, 'Health notes are for the staff of the child’s groups.');
+    return saved.value;
   }
 
   @ForRoles('owner', 'instructor')
@@ -101,7 +130,7 @@ export class ChildrenController {
   @Post(':id/newest-ladder')
   @HttpCode(200)
   moveOver(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string, @Body() body: MoveOverRequest): Promise<ChildPageResponse> {
-    return this.children.moveOver(asker.clubId, id, body.programme);
+    return this.children.moveOver(asker, id, body.programme);
   }
 
   @ForRoles('owner')

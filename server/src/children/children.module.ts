@@ -6,10 +6,12 @@ import { SyllabusModule } from '../syllabus/syllabus.module.js';
 import { ChildrenImportService } from './children-import.service.js';
 import { ChildrenController } from './children.controller.js';
 import { ChildrenService } from './children.service.js';
+import { HealthNotesService } from './health-notes.service.js';
 
 @Module({
   imports: [ClubModule, GroupsModule, RecordModule, SyllabusModule],
   controllers: [ChildrenController],
-  providers: [ChildrenService, ChildrenImportService],
+  providers: [ChildrenService, ChildrenImportService, HealthNotesService],
+  exports: [HealthNotesService],
 })
 export class ChildrenModule {}

@@ -12,6 +12,7 @@ import { observationColumns, observationOf, type ObservationRow } from '../recor
 import { SyllabusService, coreSyllabus } from '../syllabus/syllabus.service.js';
 import { ChildEntity } from './child.entity.js';
 import { childResponse, type GradeRow } from './child.mapper.js';
+import { HealthNotesService } from './health-notes.service.js';
 import { EnrolmentEntity } from './enrolment.entity.js';
 
 export type ChildRefusal = { readonly kind: 'group-unknown' } | { readonly kind: 'born-in-the-future' };
@@ -24,6 +25,7 @@ export class ChildrenService {
     private readonly clubs: ClubService,
     private readonly syllabuses: SyllabusService,
     private readonly ladders: LadderService,
+    private readonly health: HealthNotesService,
   ) {}
 
   /** Every child of the club with groups and grades; three queries. */
@@ -36,7 +38,8 @@ export class ChildrenService {
     return children.map((child) => childResponse(child, enrolments, grades));
   }
 
-  async page(clubId: string, id: string): Promise<ChildPageResponse> {
+  async page(asker: Asker, id: string): Promise<ChildPageResponse> {
+    const { clubId } = asker;
     const child = await this.find(clubId, id);
     const today = await this.clubs.today(clubId);
     const programmes = await rows<{ slug: string }>(
@@ -62,7 +65,13 @@ export class ChildrenService {
        WHERE a.club_id = $1 AND a.child_id = $2 ORDER BY c.day DESC`,
       [clubId, id],
     );
-    return { child: await this.response(clubId, child), ladders, observations: observations.map(observationOf), attendance };
+    return {
+      child: await this.response(clubId, child),
+      healthNotes: await this.health.of(asker, id),
+      ladders,
+      observations: observations.map(observationOf),
+      attendance,
+    };
   }
 
   async add(clubId: string, request: AddChildRequest): Promise<Result<ChildResponse, ChildRefusal>> {
@@ -95,7 +104,7 @@ export class ChildrenService {
   /** Gives the next grade where core finds it earned; given twice it is given once. */
   async award(asker: Asker, id: string, gradeId: string): Promise<Result<ChildPageResponse, AwardRefusal>> {
     const { clubId } = asker;
-    const page = await this.page(clubId, id);
+    const page = await this.page(asker, id);
     const held = page.ladders.some(({ earned }) => earned.some(({ grade }) => grade.id === gradeId));
     if (held) return accepted(page);
     const today = await this.clubs.today(clubId);
@@ -122,14 +131,15 @@ export class ChildrenService {
       // the grade it began is finished: from here on it climbs the newest ladder
       await climbNewest(manager, clubId, id, ladder.programme);
     });
-    return accepted(await this.page(clubId, id));
+    return accepted(await this.page(asker, id));
   }
 
   /** Moves a child over to the newest version of a ladder; what it has earned stays. */
-  async moveOver(clubId: string, id: string, programme: string): Promise<ChildPageResponse> {
+  async moveOver(asker: Asker, id: string, programme: string): Promise<ChildPageResponse> {
+    const { clubId } = asker;
     await this.find(clubId, id);
     await climbNewest(this.source.manager, clubId, id, programme);
-    return this.page(clubId, id);
+    return this.page(asker, id);
   }
 
   /** Removes a child and everything that was noted of it, for good. */

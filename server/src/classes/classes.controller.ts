@@ -38,7 +38,7 @@ export class ClassesController {
 
   @Get('classes/:id')
   page(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<ClassPageResponse> {
-    return this.classes.page(asker.clubId, id);
+    return this.classes.page(asker, id);
   }
 
   /** The last classes of its group that were taught before it, the newest first: what was planned and what it took. */

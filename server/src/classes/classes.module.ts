@@ -1,4 +1,5 @@
 import { Module } from '@nestjs/common';
+import { ChildrenModule } from '../children/children.module.js';
 import { ClubModule } from '../club/club.module.js';
 import { GroupsModule } from '../groups/groups.module.js';
 import { PlansModule } from '../plans/plans.module.js';
@@ -8,7 +9,7 @@ import { ClassesService } from './classes.service.js';
 import { TaughtClassesService } from './taught-classes.service.js';
 
 @Module({
-  imports: [ClubModule, GroupsModule, PlansModule, SyllabusModule],
+  imports: [ChildrenModule, ClubModule, GroupsModule, PlansModule, SyllabusModule],
   controllers: [ClassesController],
   providers: [TaughtClassesService, ClassesService],
   exports: [ClassesService],

@@ -29,7 +29,9 @@ import { DataSource } from 'typeorm';
 import { ClubService } from '../club/club.service.js';
 import { rows } from '../database/rows.js';
 import { GroupsService } from '../groups/groups.service.js';
+import { HealthNotesService } from '../children/health-notes.service.js';
 import { notFound } from '../http/problem.js';
+import type { Asker } from '../people/session.guard.js';
 import { PlansService } from '../plans/plans.service.js';
 import { observationColumns, observationOf, type ObservationRow } from '../record/observation.mapper.js';
 import { SyllabusService } from '../syllabus/syllabus.service.js';
@@ -59,6 +61,7 @@ export class ClassesService {
     private readonly groups: GroupsService,
     private readonly plans: PlansService,
     private readonly syllabuses: SyllabusService,
+    private readonly health: HealthNotesService,
   ) {}
 
   /** The next class of every group: the one on the calendar that has not ended, or else the next weekly slot. */
@@ -96,9 +99,10 @@ export class ClassesService {
     return classResponse(row);
   }
 
-  async page(clubId: string, id: string): Promise<ClassPageResponse> {
+  async page(asker: Asker, id: string): Promise<ClassPageResponse> {
+    const { clubId } = asker;
     const session = await this.find(clubId, id);
-    const children = await this.expected(clubId, session);
+    const children = await this.sparing(asker, session, await this.expected(clubId, session));
     const stored = await this.plans.find(clubId, id);
     const coming = children.filter(({ attendance }) => attendance !== 'absent').map((child) => child.id);
     const exposures = exposuresOf(coming, await this.taughtBefore(clubId, session));
@@ -121,14 +125,16 @@ export class ClassesService {
 
   /** Whom the next class of a group is planned for: who comes, what they have met, and the instructor's pace. */
   async comingContext(
-    clubId: string,
+    asker: Asker,
     groupId: string,
   ): Promise<Pick<ClassPageResponse, 'children' | 'exposures' | 'paces'> & { readonly startsAt: string }> {
+    const { clubId } = asker;
     const group = await this.groups.find(clubId, groupId);
     const coming = (await this.coming(clubId)).find((one) => one.group.id === group.id);
     const today = await this.clubs.today(clubId);
     const session = coming?.class ?? notYetOnCalendar(group, coming?.day ?? today);
-    const children = (await this.expected(clubId, session)).filter(({ attendance }) => attendance !== 'absent');
+    const expected = (await this.expected(clubId, session)).filter(({ attendance }) => attendance !== 'absent');
+    const children = await this.sparing(asker, session, expected);
     const exposures = exposuresOf(
       children.map(({ id }) => id),
       await this.taughtBefore(clubId, session),
@@ -172,6 +178,16 @@ export class ClassesService {
       home: row.household,
       marks: known.get(row.id) ?? [],
     }));
+  }
+
+  /** The same children with what each has to be spared, where the one who asks may know. */
+  private async sparing(asker: Asker, session: ClassResponse, children: readonly ExpectedChild[]): Promise<readonly ExpectedChild[]> {
+    const ids = children.map(({ id }) => id);
+    const spares = await this.health.spares(asker, session.groupId, session.day, ids);
+    return children.map((child) => {
+      const own = spares.get(child.id);
+      return own ? { ...child, spares: own } : child;
+    });
   }
 
   /** The best of the last three marks of each child, by movement and stage. */

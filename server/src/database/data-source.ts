@@ -20,6 +20,7 @@ import { LadderVersions1764200000000 } from './migrations/1764200000000-ladder-v
 import { TeachingRoom1764300000000 } from './migrations/1764300000000-teaching-room.js';
 import { OwnMovements1764100000000 } from './migrations/1764100000000-own-movements.js';
 import { ClubTemplates1764400000000 } from './migrations/1764400000000-club-templates.js';
+import { HealthNotes1764500000000 } from './migrations/1764500000000-health-notes.js';
 import { FirstSlice1764000000000 } from './migrations/1764000000000-first-slice.js';
 
 // a day is a day: the driver would make it a moment in the machine's zone
@@ -54,6 +55,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       LadderVersions1764200000000,
       TeachingRoom1764300000000,
       ClubTemplates1764400000000,
+      HealthNotes1764500000000,
     ],
     migrationsRun: true,
     synchronize: false,

@@ -6,8 +6,13 @@ import { Repository } from 'typeorm';
 import { notFound } from '../http/problem.js';
 import { MovementEntity } from './movement.entity.js';
 
+/** Libraries of so many clubs are kept read. */
+const mostKept = 20;
+
 @Injectable()
 export class LibraryService {
+  private readonly libraries = new Map<string, { readonly stamp: string; readonly library: Library }>();
+
   constructor(@InjectRepository(MovementEntity) private readonly movements: Repository<MovementEntity>) {}
 
   /** Every entry with what the club did with it, by name. */
@@ -21,8 +26,26 @@ export class LibraryService {
     return rows.map((row) => row.document).sort((one, other) => one.name.localeCompare(other.name, 'en'));
   }
 
+  /** The library as core reckons with it; read anew only when an entry was written since. */
   async library(clubId: string): Promise<Library> {
-    return libraryOf(await this.list(clubId));
+    const stamp = await this.stamp(clubId);
+    const kept = this.libraries.get(clubId);
+    if (kept?.stamp === stamp) return kept.library;
+    const library = libraryOf(await this.list(clubId));
+    // the oldest goes: a Map keeps the order in which its keys came
+    const [oldest] = this.libraries.keys();
+    if (this.libraries.size >= mostKept && oldest !== undefined) this.libraries.delete(oldest);
+    this.libraries.set(clubId, { stamp, library });
+    return library;
+  }
+
+  /** Changes with every write to an entry of the club, whoever writes: PostgreSQL numbers the transaction of each row version. */
+  private async stamp(clubId: string): Promise<string> {
+    const [row]: readonly { readonly stamp: string | null }[] = await this.movements.query(
+      `SELECT md5(string_agg(slug || ' ' || xmin || ' ' || ctid, ',' ORDER BY slug)) AS stamp FROM movement WHERE club_id = $1`,
+      [clubId],
+    );
+    return row?.stamp ?? '';
   }
 
   async find(clubId: string, slug: string): Promise<MovementResponse> {

@@ -36,7 +36,7 @@ export class PlanFileService {
     { file, version }: ImportPlanRequest,
     { isDryRun }: { readonly isDryRun: boolean },
   ): Promise<Result<PlanImportResponse, ImportRefusal>> {
-    const page = await this.classes.page(asker.clubId, classId);
+    const page = await this.classes.page(asker, classId);
     const own = await this.library.library(asker.clubId);
     const library = withInline(own, file);
     if (!library.ok) return refused({ kind: 'faults', faults: library.error });

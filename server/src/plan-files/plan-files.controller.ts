@@ -21,7 +21,7 @@ export class PlanFilesController {
   @Post('class-plans/preview')
   @HttpCode(200)
   async preview(@AskedBy() asker: Asker, @Body() body: PreviewPlanRequest): Promise<PlanPreviewResponse> {
-    const judged = await this.previews.preview(asker.clubId, body);
+    const judged = await this.previews.preview(asker, body);
     if (judged.ok) return judged.value;
     throw faultsProblem('The plan cannot be judged.', judged.error);
   }
@@ -35,7 +35,7 @@ export class PlanFilesController {
   /** The plan of a class on paper: the running order, then who does what and the safety talk. */
   @Get('classes/:id/plan/paper')
   async paper(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<StreamableFile> {
-    const { pdf, name } = await this.papers.paper(asker.clubId, id);
+    const { pdf, name } = await this.papers.paper(asker, id);
     return new StreamableFile(pdf, { type: 'application/pdf', disposition: `inline; filename="${name}"` });
   }
 

@@ -25,6 +25,7 @@ import { Injectable } from '@nestjs/common';
 import pdfmake from 'pdfmake';
 import { ClassesService } from '../classes/classes.service.js';
 import { notFound } from '../http/problem.js';
+import type { Asker } from '../people/session.guard.js';
 import { LibraryService } from '../library/library.service.js';
 
 const packages = createRequire(import.meta.url);
@@ -62,10 +63,10 @@ export class PlanPaperService {
   ) {}
 
   /** The plan of a class as PDF: one page with the running order, one with who does what and the safety talk. */
-  async paper(clubId: string, classId: string): Promise<{ readonly pdf: Buffer; readonly name: string }> {
-    const page = await this.classes.page(clubId, classId);
+  async paper(asker: Asker, classId: string): Promise<{ readonly pdf: Buffer; readonly name: string }> {
+    const page = await this.classes.page(asker, classId);
     if (!page.stored) throw notFound('plan');
-    const library = await this.library.library(clubId);
+    const library = await this.library.library(asker.clubId);
     const children = page.children.filter(({ attendance }) => attendance !== 'absent');
     const evaluation = evaluatePlan(page.stored.plan, library, {
       settings: defaultTimingSettings,

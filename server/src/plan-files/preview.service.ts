@@ -27,6 +27,7 @@ import {
 import { Injectable } from '@nestjs/common';
 import { ClassesService } from '../classes/classes.service.js';
 import { ClubService } from '../club/club.service.js';
+import type { Asker } from '../people/session.guard.js';
 import { LibraryService } from '../library/library.service.js';
 import { SyllabusService } from '../syllabus/syllabus.service.js';
 
@@ -46,12 +47,13 @@ export class PreviewService {
   ) {}
 
   /** Judges a plan for a group of the club, or for children that are told with it; nothing is stored. */
-  async preview(clubId: string, request: PreviewPlanRequest): Promise<Result<PlanPreviewResponse, readonly PreviewFault[]>> {
+  async preview(asker: Asker, request: PreviewPlanRequest): Promise<Result<PlanPreviewResponse, readonly PreviewFault[]>> {
+    const { clubId } = asker;
     const { plan: file, groupId, instructor } = request;
     const [today, ladder, group, own] = await Promise.all([
       this.clubs.today(clubId),
       this.syllabuses.ladderOf(clubId, file.programme),
-      groupId === undefined ? null : this.classes.comingContext(clubId, groupId),
+      groupId === undefined ? null : this.classes.comingContext(asker, groupId),
       this.library.library(clubId),
     ]);
     const library = withInline(own, file);

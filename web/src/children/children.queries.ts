@@ -1,3 +1,4 @@
+import type { HealthNote } from '@leiter/core';
 import type { AddChildRequest, ChangeChildRequest, ChildPageResponse, ChildResponse, ChildrenImportResponse } from '@leiter/contract';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { api } from '../shared/api';
@@ -25,6 +26,14 @@ export async function changeChild(id: string, request: ChangeChildRequest): Prom
 
 export function useChangeChild(id: string) {
   return useMutation({ mutationFn: (request: ChangeChildRequest) => changeChild(id, request) });
+}
+
+/** Stores what the family told of a child's health; plans of its groups are reckoned anew with it. */
+export function useSaveHealthNotes(id: string) {
+  return useMutation({
+    mutationFn: (notes: readonly HealthNote[]) => api<readonly HealthNote[]>('PUT', `children/${id}/health-notes`, { notes }),
+    onSuccess: () => queryClient.invalidateQueries(),
+  });
 }
 
 export function useEraseChild(id: string) {

@@ -11,6 +11,7 @@ import { palette } from '../../shared/palette';
 import { dayText, markWords, plural } from '../../shared/words';
 import { useChangeChild, useEraseChild } from '../children.queries';
 import { householdRows } from '../household-text';
+import { HealthNotes } from './health-notes';
 import { detailOf } from './requirement-line';
 
 /** What a child has at home, what was seen of it last, when it was there, and what its family may ask for. */
@@ -20,6 +21,7 @@ export function AboutChild({ page, library, role }: { readonly page: ChildPageRe
   const there = attendance.filter(({ status }) => status === 'present' || status === 'late').length;
   return (
     <>
+      <HealthNotes childId={child.id} notes={page.healthNotes} />
       <Typography variant="h2" sx={{ mb: 0.5 }}>
         At home
       </Typography>

@@ -1,0 +1,101 @@
+import type { ClassPageResponse, ComingClass } from '@leiter/contract';
+import { addDays, type HealthNote } from '@leiter/core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { testApp, type Agent, type TestApp } from './test-app.js';
+
+let club: TestApp;
+let owner: Agent;
+let tomasz: Agent;
+let amara: Agent;
+let assistant: Agent;
+let classId: string;
+let childId: string;
+let today: string;
+beforeAll(async () => {
+  club = await testApp({ filled: 'demo' });
+  [owner, tomasz, amara, assistant] = await Promise.all([club.as('owner'), club.as('gymnastics'), club.as('dance'), club.as('assistant')]);
+  const coming: readonly ComingClass[] = (await owner.get('/api/coming-classes').expect(200)).body;
+  classId = coming.find(({ group }) => group.name === 'Kittiwakes')?.class?.id ?? '';
+  const page: ClassPageResponse = (await tomasz.get(`/api/classes/${classId}`).expect(200)).body;
+  // one that is in no other group
+  const all: readonly { id: string; groupIds: readonly string[] }[] = (await owner.get('/api/children').expect(200)).body;
+  childId = page.children.find(({ id }) => all.find((one) => one.id === id)?.groupIds.length === 1)?.id ?? '';
+  today = (await owner.get('/api/session').expect(200)).body.today;
+});
+afterAll(() => club.close());
+
+const sprain = (said: Partial<HealthNote> = {}): HealthNote => ({
+  text: 'Sprained wrist',
+  regions: ['wrists'],
+  hazards: ['weight-on-hands'],
+  untilDay: null,
+  ...said,
+});
+const save = (agent: Agent, notes: readonly object[]) => agent.put(`/api/children/${childId}/health-notes`).send({ notes });
+const seenBy = async (agent: Agent) => (await agent.get(`/api/children/${childId}`).expect(200)).body.healthNotes;
+const sparesFor = async (agent: Agent) => {
+  const page: ClassPageResponse = (await agent.get(`/api/classes/${classId}`).expect(200)).body;
+  return page.children.find(({ id }) => id === childId)?.spares;
+};
+
+describe('what a family told of its child’s health', () => {
+  it('is kept by who teaches the child, and decides what it does', async () => {
+    expect(await seenBy(tomasz)).toEqual([]);
+    expect((await save(tomasz, [sprain()]).expect(200)).body).toEqual([sprain()]);
+    expect(await seenBy(tomasz)).toEqual([sprain()]);
+    expect(await sparesFor(tomasz)).toEqual({ regions: ['wrists'], hazards: ['weight-on-hands'] });
+    const plan = {
+      format: 'leiter-plan/1',
+      programme: 'gymnastics',
+      lengthMinutes: 45,
+      sections: [{ kind: 'strength', items: [{ id: 'p', movement: 'high-plank' }] }],
+    };
+    const groupId = (await tomasz.get(`/api/classes/${classId}`)).body.class.groupId;
+    const judged = await tomasz.post('/api/class-plans/preview').send({ plan, groupId }).expect(200);
+    const version = judged.body.versions.find((one: { childId: string }) => one.childId === childId);
+    expect(version.tier === null || version.tier === 'instead').toBe(true);
+    expect(version.reason).toMatch(/has to spare (the wrists|weight on the hands) for now$/);
+  });
+
+  it('is seen by the assistant as well, and by nobody who does not teach the child: neither the note nor what follows from it', async () => {
+    expect(await seenBy(assistant)).toEqual([sprain()]);
+    for (const agent of [amara, owner]) {
+      expect(await seenBy(agent)).toBeNull();
+      expect(await sparesFor(agent)).toBeUndefined();
+      await save(agent, []).expect(403);
+    }
+    expect(await seenBy(tomasz)).toEqual([sprain()]);
+    for (const path of ['/api/children', '/api/children/table', '/api/today', '/api/coming-classes'])
+      expect((await tomasz.get(path).expect(200)).text).not.toMatch(/Sprained/);
+  });
+
+  it('counts on its last day and is gone after it', async () => {
+    await save(tomasz, [
+      sprain({ untilDay: addDays(today, -1) }),
+      sprain({ text: 'Cold', regions: [], hazards: [], untilDay: today }),
+    ]).expect(200);
+    expect((await seenBy(tomasz)).map(({ text }: HealthNote) => text)).toEqual(['Cold']);
+    expect(await sparesFor(tomasz)).toBeUndefined();
+  });
+
+  it.each([
+    ['without words', [sprain({ text: ' ' })], 'notes.0.text'],
+    ['on a region nobody has', [{ ...sprain(), regions: ['wings'] }], 'notes.0.regions'],
+    ['until a day no calendar has', [sprain({ untilDay: '2026-02-30' })], 'notes.0.untilDay'],
+    ['that are too many', Array.from({ length: 21 }, () => sprain()), 'notes'],
+  ])('%s is refused by field, and nothing changes', async (_what, notes, field) => {
+    const before = await seenBy(tomasz);
+    const answer = await save(tomasz, notes).expect(400);
+    expect(answer.body.errors.map((one: { field: string }) => one.field)).toContain(field);
+    expect(await seenBy(tomasz)).toEqual(before);
+  });
+
+  it('is handed out with the data of the child, and erased with it', async () => {
+    await save(tomasz, [sprain()]).expect(200);
+    expect((await tomasz.get(`/api/children/${childId}`).expect(200)).text).toContain('Sprained wrist');
+    await owner.delete(`/api/children/${childId}`).expect(204);
+    const rows: readonly { all: string }[] = await club.source.query('SELECT t::text AS all FROM child t');
+    expect(rows.filter(({ all }) => all.includes('Sprained'))).toEqual([]);
+    await save(tomasz, []).expect(404);
+  });
+});
