@@ -59,6 +59,8 @@ const furthestRelative = 4;
  * @returns one version per item and child, in the order of the items and then of the children
  */
 export function versionsOf(items: readonly TimedItem[], library: Library, context: VersionContext): readonly Version[] {
+  const kept = keptFor(library, context);
+  if (items.every(({ item }) => kept.byItem.has(item))) return items.flatMap(({ item }) => kept.byItem.get(item) ?? []);
   const abilities = context.children.map((child) => abilityOf(child, context.ladder));
   const standIns = new Map<MovementSlug, readonly Movement[]>();
   /** The same for all children, and asked only where somebody needs it. */
@@ -68,7 +70,30 @@ export function versionsOf(items: readonly TimedItem[], library: Library, contex
     return known;
   };
   const search: Search = { ...context, library, standInsOf };
-  return items.flatMap(({ item, movement }) => abilities.map((ability) => versionOf(item, movement, ability, search)));
+  return items.flatMap(({ item, movement }) => {
+    const versions = kept.byItem.get(item) ?? abilities.map((ability) => versionOf(item, movement, ability, search));
+    kept.byItem.set(item, versions);
+    return versions;
+  });
+}
+
+/** What was found for the items of a plan; holds for the same children, library, ladder and hour. */
+interface KeptVersions {
+  readonly library: Library;
+  readonly ladder: Syllabus | null;
+  readonly startsAt: string | null;
+  readonly byItem: WeakMap<Item, readonly Version[]>;
+}
+
+/** A plan is reckoned anew after every key; what does not change keeps its object, and so its versions. */
+const keptVersions = new WeakMap<readonly ChildInClass[], KeptVersions>();
+
+function keptFor(library: Library, { children, ladder, startsAt }: VersionContext): KeptVersions {
+  const before = keptVersions.get(children);
+  if (before?.library === library && before.ladder === ladder && before.startsAt === startsAt) return before;
+  const kept: KeptVersions = { library, ladder, startsAt, byItem: new WeakMap() };
+  keptVersions.set(children, kept);
+  return kept;
 }
 
 interface Search extends VersionContext {

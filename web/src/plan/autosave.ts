@@ -35,7 +35,8 @@ export function draftOf(classId: string): Draft | null {
  * at once; a save on an old version ends in `conflict` with both plans at hand.
  */
 export function useAutosave(classId: string, plan: ClassPlan, stored: StoredPlan | null) {
-  const version = useRef(draftOf(classId)?.version ?? stored?.version ?? 0);
+  const [begun] = useState(() => draftOf(classId)?.version ?? stored?.version ?? 0);
+  const version = useRef(begun);
   const arrived = useRef<ClassPlan | null>(stored?.plan ?? null);
   const isRunning = useRef(false);
   const latest = useRef(plan);

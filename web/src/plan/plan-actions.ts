@@ -1,3 +1,4 @@
+import type { ClassResponse } from '@leiter/contract';
 import type { CalmerOrder, ClassPlan, Movement, Place } from '@leiter/core';
 
 /** What “Calmer order” did, in a sentence. */
@@ -14,4 +15,13 @@ export function placeFor(plan: ClassPlan, chosen: string | null, section: string
     plan.sections.find(({ kind }) => movement.sections.includes(kind)) ??
     plan.sections[0];
   return fitting ? { at: 'end-of', section: fitting.id } : null;
+}
+
+/** What can be taken away of the plan of a class. */
+export function filesOf({ id, groupName, day }: ClassResponse) {
+  const name = `${groupName} ${day}`;
+  return [
+    { label: 'On paper (PDF)', href: `/api/classes/${id}/plan/paper`, name: `${name}.pdf` },
+    { label: 'As a plan file', href: `/api/classes/${id}/plan/export`, name: `${name}.json` },
+  ];
 }

@@ -4,6 +4,7 @@ import type { ClassPageResponse, MovementResponse, StoredPlan } from '@leiter/co
 import {
   ageBandOf,
   calmerOrder,
+  evaluatePlan,
   findItem,
   fitToMusic,
   itemTotals,
@@ -17,18 +18,19 @@ import {
   type Place,
   type PlanEdit,
 } from '@leiter/core';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { useStore } from 'zustand';
 import { GiveOut } from '../shared/give-out';
 import { KeysHelp } from '../shared/keys-help';
 import { Page } from '../shared/page';
 import { palette } from '../shared/palette';
+import { useStable } from '../shared/use-stable';
 import { aboutClass } from './about-class';
 import { useAutosave } from './autosave';
 import { readClassPage } from './class.queries';
-import { contextOf, evaluationOf } from './evaluation';
-import { calmedWords, placeFor } from './plan-actions';
+import { contextOf } from './evaluation';
+import { calmedWords, filesOf, placeFor } from './plan-actions';
 import { keepHistory, historyOn, type PlanHistory } from './plan-history';
 import { edit, makePlanStore } from './plan-store';
 import { itemWritten, nameable } from './written-item';
@@ -68,11 +70,10 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
   useEffect(() => keepHistory(classId, store, () => new Date()), [classId, store]);
   const plan = useStore(store, (state) => state.plan);
   const context = useMemo(() => contextOf(page), [page]);
-  const evaluation = useMemo(() => evaluationOf(plan, library, page), [plan, library, page]);
-  const talk = useMemo(
-    () => safetyTalkOf(evaluation.timeline, evaluation.versions, context.children, library),
-    [evaluation, context, library],
-  );
+  const evaluation = useMemo(() => evaluatePlan(plan, library, context), [plan, library, context]);
+  // what is read, not written, may come a moment after the key
+  const later = useDeferredValue(evaluation);
+  const talk = (): readonly string[] => safetyTalkOf(evaluation.timeline, evaluation.versions, context.children, library);
   const gaps = useMemo(() => musicGaps(plan, evaluation.timeline), [plan, evaluation]);
   const [wanted, setChosen] = useState<string | null>(null);
   // what was chosen may be gone after an undo
@@ -111,6 +112,9 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
   const addAt = (movement: Movement, place: Place | null, dose = ''): void => {
     if (place) change([{ kind: 'insert', item: itemWritten(movement, dose, band), place }]);
   };
+  const add = useStable((movement: Movement) => {
+    addAt(movement, placeFor(plan, chosen, chosenSection?.id ?? null, movement));
+  });
   const fitMusic = (target: MusicTarget): void => {
     change(fitToMusic(plan, library, context, target).edits);
   };
@@ -123,6 +127,7 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
     if (calmer.edits.length > 0) change(calmer.edits);
     setSaid(calmedWords(calmer));
   };
+  const files = useMemo(() => filesOf(page.class), [page.class]);
   usePlanKeys({
     store,
     library,
@@ -138,7 +143,6 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
 
   const total = itemTotals(evaluation.timeline.items).get(chosen ?? '');
   const shownSection = total ? undefined : plan.sections.find(({ id }) => id === sectionId);
-  const fileName = `${page.class.groupName} ${page.class.day}`;
   return (
     <Page
       title={page.class.groupName}
@@ -147,12 +151,7 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
         <>
           <SaveNote state={state} changedBy={changedBy} />
           <Gauge timeline={evaluation.timeline} lengthMinutes={page.class.lengthMinutes} startsAt={page.class.startsAt} />
-          <GiveOut
-            files={[
-              { label: 'On paper (PDF)', href: `/api/classes/${classId}/plan/paper`, name: `${fileName}.pdf` },
-              { label: 'As a plan file', href: `/api/classes/${classId}/plan/export`, name: `${fileName}.json` },
-            ]}
-          />
+          <GiveOut files={files} />
           <Button component={Link} to={`/classes/${classId}/teach`} variant="contained">
             Teach this class
           </Button>
@@ -171,9 +170,7 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
           programme={page.class.programme}
           section={chosenSection?.kind ?? null}
           input={input}
-          onAdd={(movement) => {
-            addAt(movement, placeFor(plan, chosen, chosenSection?.id ?? null, movement));
-          }}
+          onAdd={add}
         />
         <RunningOrder
           plan={plan}
@@ -250,8 +247,8 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
             onEdit={change}
           />
         )}
-        <FindingsList evaluation={evaluation} library={library} onChoose={setChosen} onEdit={change} />
-        {!total && !shownSection && <ClassInspector page={page} plan={plan} evaluation={evaluation} library={library} onAction={act} />}
+        <FindingsList evaluation={later} library={library} onChoose={setChosen} onEdit={change} />
+        {!total && !shownSection && <ClassInspector page={page} plan={plan} evaluation={later} library={library} onAction={act} />}
       </Box>
       <KeysHelp keys={planKeysHelp} />
       <PlanPrint page={page} plan={plan} evaluation={evaluation} talk={talk} />
@@ -268,7 +265,7 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
         />
       )}
       {open === 'who' && <WhoDoesWhat page={page} evaluation={evaluation} library={library} onEdit={change} onClose={close} />}
-      {open === 'talk' && <SafetyTalkDialog lines={talk} onClose={close} />}
+      {open === 'talk' && <SafetyTalkDialog lines={talk()} onClose={close} />}
       {open === 'file' && (
         <PlanImport
           classId={classId}

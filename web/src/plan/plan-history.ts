@@ -35,6 +35,7 @@ class HistoryStore extends Dexie {
 
 const store = new HistoryStore();
 const keptDays = 90;
+const writtenAfterMilliseconds = 40;
 
 /** @returns what was kept of a class; null where nothing was. Histories that nobody touched for three months are dropped. */
 export async function historyOf(classId: string, today: Date): Promise<PlanHistory | null> {
@@ -87,6 +88,15 @@ export function keepHistory(classId: string, plans: PlanStore, now: () => Date):
       .catch(() => undefined);
   };
   keep();
-  // of the two, what can be undone changes last
-  return plans.temporal.subscribe(keep);
+  let later: ReturnType<typeof setTimeout> | undefined;
+  // of the two, what can be undone changes last; it is written once the key is painted
+  const stop = plans.temporal.subscribe(() => {
+    clearTimeout(later);
+    later = setTimeout(keep, writtenAfterMilliseconds);
+  });
+  return () => {
+    clearTimeout(later);
+    stop();
+    keep();
+  };
 }

@@ -133,8 +133,16 @@ function scaleFor(seconds: readonly number[], room: number): number {
 }
 
 function yOf(second: number, places: readonly Place[], end: number): number {
-  const place = places.findLast(({ startSecond }) => startSecond <= second);
-  if (!place) return 0;
+  // asked for every ten seconds of a class: found by halving
+  let low = 0;
+  let high = places.length - 1;
+  while (low < high) {
+    const middle = Math.ceil((low + high) / 2);
+    if ((places[middle]?.startSecond ?? 0) <= second) low = middle;
+    else high = middle - 1;
+  }
+  const place = places[low];
+  if (!place || place.startSecond > second) return 0;
   if (place.seconds <= 0) return place.top;
   return Math.min(end, place.top + (Math.min(place.seconds, second - place.startSecond) / place.seconds) * place.height);
 }

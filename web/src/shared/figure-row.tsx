@@ -1,17 +1,24 @@
-import Box from '@mui/material/Box';
+import styled from '@emotion/styled';
 import type { ReactNode } from 'react';
 import { palette } from './palette';
+
+const Row = styled.div({
+  display: 'flex',
+  justifyContent: 'space-between',
+  gap: 16,
+  padding: '4px 0',
+  borderTop: `1px solid ${palette.line}`,
+  fontSize: 14,
+  '& > dt': { color: palette.soft },
+  '& > dd': { margin: 0, textAlign: 'right' },
+});
 
 /** A label and its figure, on a thin line; within a `dl`. */
 export function FigureRow({ label, value }: { readonly label: ReactNode; readonly value: ReactNode }) {
   return (
-    <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 2, py: 0.5, borderTop: `1px solid ${palette.line}`, fontSize: 14 }}>
-      <Box component="dt" sx={{ color: palette.soft }}>
-        {label}
-      </Box>
-      <Box component="dd" sx={{ m: 0, textAlign: 'right' }}>
-        {value}
-      </Box>
-    </Box>
+    <Row>
+      <dt>{label}</dt>
+      <dd>{value}</dd>
+    </Row>
   );
 }

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 
 interface File {
   readonly label: string;
@@ -10,7 +10,7 @@ interface File {
 }
 
 /** A button that offers files to take away. */
-export function GiveOut({ files }: { readonly files: readonly File[] }) {
+export const GiveOut = memo(function GiveOut({ files }: { readonly files: readonly File[] }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const close = (): void => {
     setAnchor(null);
@@ -36,4 +36,4 @@ export function GiveOut({ files }: { readonly files: readonly File[] }) {
       </Menu>
     </>
   );
-}
+});

@@ -2,11 +2,11 @@ import Box from '@mui/material/Box';
 import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 
 /** The keys of a page, shown by `?`. */
-export function KeysHelp({ keys }: { readonly keys: readonly (readonly [string, string])[] }) {
+export const KeysHelp = memo(function KeysHelp({ keys }: { readonly keys: readonly (readonly [string, string])[] }) {
   const [isOpen, setOpen] = useState(false);
   useHotkeys(
     'shift+slash, ?',
@@ -40,4 +40,4 @@ export function KeysHelp({ keys }: { readonly keys: readonly (readonly [string, 
       </DialogContent>
     </Dialog>
   );
-}
+});

@@ -1,22 +1,22 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { circuitLimits, type ClassPlan, type Item, type PlanEdit } from '@leiter/core';
+import { circuitLimits, type Circuit, type PlanEdit } from '@leiter/core';
+import { memo } from 'react';
 import { plural } from '../../shared/words';
-import { circuitWithNext } from '../plan-keys';
 import { NumberField } from './dose-fields';
 
 interface Props {
-  readonly plan: ClassPlan;
-  readonly item: Item;
+  readonly circuit: Circuit | undefined;
+  readonly stations: number;
+  /** Whether something comes after it that can be taken in. */
+  readonly hasNext: boolean;
+  readonly onJoin: () => void;
   readonly onEdit: (edits: readonly PlanEdit[]) => void;
 }
 
 /** The circuit an item is a station of: how often it is gone round, with what rest; or how to begin one. */
-export function CircuitFields({ plan, item, onEdit }: Props) {
-  const circuit = plan.circuits?.find(({ id }) => id === item.circuit);
-  const further = circuitWithNext(plan, item.id);
-  const stations = plan.sections.flatMap(({ items }) => items).filter((one) => circuit && one.circuit === circuit.id).length;
+export const CircuitFields = memo(function CircuitFields({ circuit, stations, hasNext, onJoin, onEdit }: Props) {
   return (
     <Box component="section" aria-label="Circuit" sx={{ mt: 2 }}>
       <Typography variant="h3" sx={{ mb: 0.75 }}>
@@ -43,14 +43,8 @@ export function CircuitFields({ plan, item, onEdit }: Props) {
         </Box>
       )}
       <Box sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap' }}>
-        {further && (
-          <Button
-            variant="outlined"
-            size="small"
-            onClick={() => {
-              onEdit([further]);
-            }}
-          >
+        {hasNext && (
+          <Button variant="outlined" size="small" onClick={onJoin}>
             {circuit ? 'Take in the next item' : 'Circuit with the next item'}
           </Button>
         )}
@@ -68,4 +62,4 @@ export function CircuitFields({ plan, item, onEdit }: Props) {
       </Box>
     </Box>
   );
-}
+});

@@ -17,10 +17,9 @@ export function CircuitMarks({ plan, ruler, onChoose }: Props) {
         <Box
           key={id}
           aria-hidden="true"
+          style={{ top: top + 2, height: height - 4 }}
           sx={{
             position: 'absolute',
-            top: top + 2,
-            height: height - 4,
             left: -6,
             width: 5,
             border: `2px solid ${palette.primary}`,
@@ -60,10 +59,9 @@ function RoundLine({
         const [first] = passes;
         if (first) onChoose(first.item.id);
       }}
+      style={{ top, height }}
       sx={{
         position: 'absolute',
-        top,
-        height,
         left: 4,
         right: 4,
         display: 'flex',

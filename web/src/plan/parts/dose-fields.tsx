@@ -1,6 +1,8 @@
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import { doseLimits, numbersOf, readDose, writeDose, type Dose, type DoseNumber } from '@leiter/core';
+import { memo } from 'react';
+import { useStable } from '../../shared/use-stable';
 import { useTyped } from '../../shared/use-typed';
 
 const numberWords: Readonly<Record<DoseNumber, string>> = {
@@ -38,27 +40,37 @@ export function TypedDose({ dose, onChange }: { readonly dose: Dose; readonly on
 }
 
 export function DoseFields({ dose, onChange }: { readonly dose: Dose; readonly onChange: (dose: Dose) => void }) {
+  const change = useStable((name: DoseNumber, number: number) => {
+    // the name comes from this very dose
+    onChange({ ...dose, [name]: number });
+  });
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr 1fr', gap: 0.75, mb: 1.25 }}>
       {numbersOf(dose).map(([name, value]) => (
-        <NumberField
-          key={name}
-          label={numberWords[name]}
-          value={value}
-          least={doseLimits[name].least}
-          most={doseLimits[name].most}
-          onChange={(number) => {
-            // the name comes from this very dose
-            onChange({ ...dose, [name]: number });
-          }}
-        />
+        <DoseNumberField key={name} name={name} value={value} onChange={change} />
       ))}
     </Box>
   );
 }
 
+const DoseNumberField = memo(function DoseNumberField({
+  name,
+  value,
+  onChange,
+}: {
+  readonly name: DoseNumber;
+  readonly value: number;
+  readonly onChange: (name: DoseNumber, value: number) => void;
+}) {
+  const change = useStable((number: number) => {
+    onChange(name, number);
+  });
+  const { least, most } = doseLimits[name];
+  return <NumberField label={numberWords[name]} value={value} least={least} most={most} onChange={change} />;
+});
+
 /** Takes over a number as soon as it is one that can be; until then it stays as typed and says its limits. */
-export function NumberField({
+export const NumberField = memo(function NumberField({
   label,
   value,
   least,
@@ -88,4 +100,4 @@ export function NumberField({
       slotProps={{ htmlInput: { inputMode: 'decimal' } }}
     />
   );
-}
+});

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { severities, wordsOf, type Evaluation, type Finding, type Library, type PlanEdit } from '@leiter/core';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { palette } from '../../shared/palette';
 import { plural } from '../../shared/words';
 import { TextButton } from '../../shared/text-button';
@@ -35,7 +35,7 @@ const looks = {
 } as const;
 
 /** What the checks say, worst first; a mend is one click and one undo. What is looked at and stands goes below, with its reason. */
-export function FindingsList({ evaluation, library, onEdit, onChoose }: Props) {
+export const FindingsList = memo(function FindingsList({ evaluation, library, onEdit, onChoose }: Props) {
   const open = evaluation.findings.filter(({ acceptedBecause }) => acceptedBecause === undefined);
   const accepted = evaluation.findings.filter(({ acceptedBecause }) => acceptedBecause !== undefined);
   const keyOf = ({ check, itemIds, fact }: Finding): string => `${check} ${fact.kind} ${itemIds.join()}`;
@@ -80,7 +80,7 @@ export function FindingsList({ evaluation, library, onEdit, onChoose }: Props) {
       </Typography>
     </Box>
   );
-}
+});
 
 function OpenFinding({ finding, evaluation, library, onEdit, onChoose }: Props & { readonly finding: Finding }) {
   const [reason, setReason] = useState<string | null>(null);

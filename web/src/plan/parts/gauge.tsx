@@ -35,8 +35,8 @@ export function Gauge({
           backgroundColor: '#FFFFFF',
         }}
       >
-        <Box
-          sx={{
+        <div
+          style={{
             width: `${String(Math.min(100, (totalSeconds / slot) * 100))}%`,
             height: '100%',
             backgroundColor: isOver ? palette.stop : palette.primary,
@@ -45,9 +45,9 @@ export function Gauge({
       </Box>
       <Box role="status" aria-label="Time of the plan" sx={{ fontFamily: headingFont, fontSize: 15.5, whiteSpace: 'nowrap' }}>
         <strong>{clockText(totalSeconds)}</strong> of {lengthMinutes}:00 ·{' '}
-        <Box component="span" sx={{ color: isOver ? palette.stop : 'inherit', fontWeight: isOver ? 700 : 400 }}>
+        <span style={{ color: isOver ? palette.stop : 'inherit', fontWeight: isOver ? 700 : 400 }}>
           {isOver ? `${clockText(-inHand)} over` : `${clockText(inHand)} in hand`}
-        </Box>{' '}
+        </span>{' '}
         · ends {timeOfDay(startsAt, totalSeconds)}
       </Box>
       <Button
@@ -61,23 +61,25 @@ export function Gauge({
       >
         …
       </Button>
-      <Popover
-        open={anchor !== null}
-        anchorEl={anchor}
-        onClose={() => {
-          setAnchor(null);
-        }}
-        anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
-        transformOrigin={{ vertical: 'top', horizontal: 'right' }}
-        slotProps={{ paper: { role: 'dialog', 'aria-label': 'What the time is made of' } }}
-      >
-        <Box component="dl" sx={{ m: 0, p: 1.5, width: 270 }}>
-          {totalParts(timeline).map(([name, value]) => (
-            <FigureRow key={name} label={name} value={value} />
-          ))}
-          <FigureRow label={isOver ? 'Over' : 'In hand'} value={clockText(Math.abs(inHand))} />
-        </Box>
-      </Popover>
+      {anchor && (
+        <Popover
+          open
+          anchorEl={anchor}
+          onClose={() => {
+            setAnchor(null);
+          }}
+          anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
+          transformOrigin={{ vertical: 'top', horizontal: 'right' }}
+          slotProps={{ paper: { role: 'dialog', 'aria-label': 'What the time is made of' } }}
+        >
+          <Box component="dl" sx={{ m: 0, p: 1.5, width: 270 }}>
+            {totalParts(timeline).map(([name, value]) => (
+              <FigureRow key={name} label={name} value={value} />
+            ))}
+            <FigureRow label={isOver ? 'Over' : 'In hand'} value={clockText(Math.abs(inHand))} />
+          </Box>
+        </Popover>
+      )}
     </Box>
   );
 }

@@ -4,7 +4,7 @@ import InputBase from '@mui/material/InputBase';
 import ToggleButton from '@mui/material/ToggleButton';
 import type { MovementResponse } from '@leiter/contract';
 import { regionWord, type Movement, type SectionKind } from '@leiter/core';
-import { useMemo, useState, type KeyboardEvent, type RefObject } from 'react';
+import { memo, useMemo, useState, type KeyboardEvent, type RefObject } from 'react';
 import { EffortBand } from '../../shared/effort-band';
 import { Figure } from '../../shared/figure';
 import { palette } from '../../shared/palette';
@@ -27,7 +27,7 @@ const mostShown = 60;
 type Filter = 'section' | 'standing' | 'floor' | 'needs-nothing';
 
 /** The library beside the plan: typed into, filtered, added from by Enter or click. */
-export function LibraryDrawer({ movements, programme, section, input, onAdd }: Props) {
+export const LibraryDrawer = memo(function LibraryDrawer({ movements, programme, section, input, onAdd }: Props) {
   const [text, setText] = useState('');
   const [filters, setFilters] = useState<ReadonlySet<Filter>>(new Set(['section']));
   const [active, setActive] = useState(0);
@@ -127,14 +127,7 @@ export function LibraryDrawer({ movements, programme, section, input, onAdd }: P
         sx={{ overflowY: 'auto', flex: 1, px: 1.5, pb: 1, '&:focus-visible': { outlineOffset: '-3px' } }}
       >
         {found.slice(0, mostShown).map((movement, index) => (
-          <Card
-            key={movement.slug}
-            movement={movement}
-            isActive={index === marked && text !== ''}
-            onAdd={() => {
-              onAdd(movement);
-            }}
-          />
+          <Card key={movement.slug} movement={movement} isActive={index === marked && text !== ''} onAdd={onAdd} />
         ))}
         {found.length > mostShown && (
           <Box sx={{ py: 1.5, color: palette.soft, fontSize: 14 }}>{found.length - mostShown} more: type, or choose a filter.</Box>
@@ -145,7 +138,7 @@ export function LibraryDrawer({ movements, programme, section, input, onAdd }: P
       </Box>
     </Box>
   );
-}
+});
 
 function fits(movement: Movement, filters: ReadonlySet<Filter>, section: SectionKind | null): boolean {
   if (filters.has('section') && section && !movement.sections.includes(section)) return false;
@@ -156,7 +149,13 @@ function fits(movement: Movement, filters: ReadonlySet<Filter>, section: Section
   return !filters.has('needs-nothing') || needsNothing;
 }
 
-function Card({ movement, isActive, onAdd }: { readonly movement: Movement; readonly isActive: boolean; readonly onAdd: () => void }) {
+interface CardProps {
+  readonly movement: Movement;
+  readonly isActive: boolean;
+  readonly onAdd: (movement: Movement) => void;
+}
+
+const Card = memo(function Card({ movement, isActive, onAdd }: CardProps) {
   const { setNodeRef, listeners, isDragging } = useDraggable({ id: dragFromLibrary(movement.slug) });
   return (
     <Box
@@ -166,7 +165,9 @@ function Card({ movement, isActive, onAdd }: { readonly movement: Movement; read
       role="option"
       aria-selected={isActive}
       title="Click to add it, or drag it to its place"
-      onClick={onAdd}
+      onClick={() => {
+        onAdd(movement);
+      }}
       sx={{
         display: 'flex',
         gap: 1,
@@ -187,7 +188,7 @@ function Card({ movement, isActive, onAdd }: { readonly movement: Movement; read
       </Box>
     </Box>
   );
-}
+});
 
 function aboutOf(movement: Movement): string {
   const [prepared] = movement.prepares;

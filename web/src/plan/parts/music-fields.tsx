@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { clockText, musicSettings, trackLimits, type MusicGap, type Track } from '@leiter/core';
+import { memo } from 'react';
 import { palette } from '../../shared/palette';
 import { useTyped } from '../../shared/use-typed';
 import { readLength } from '../track-length';
@@ -17,7 +18,7 @@ interface Props {
 }
 
 /** The music of a section or an item: its length and beat, and how far it and what is done to it are apart. */
-export function MusicFields({ music, gap, startSeconds, onChange, onFit }: Props) {
+export const MusicFields = memo(function MusicFields({ music, gap, startSeconds, onChange, onFit }: Props) {
   const begin = (): void => {
     const { least, most } = trackLimits.seconds;
     onChange({ name: '', seconds: Math.max(least, Math.min(most, Math.round(startSeconds))), bpm: null });
@@ -60,7 +61,7 @@ export function MusicFields({ music, gap, startSeconds, onChange, onFit }: Props
       )}
     </Box>
   );
-}
+});
 
 /** How far a track and what is done to it are apart, as a sentence. */
 export function gapWords({ doneSeconds, gapSeconds }: MusicGap): string {

@@ -13,7 +13,8 @@ import {
   type ClassPlan,
   type Evaluation,
 } from '@leiter/core';
-import { createPortal } from 'react-dom';
+import { useSyncExternalStore } from 'react';
+import { createPortal, flushSync } from 'react-dom';
 import { Figure } from '../../shared/figure';
 import { headingFont } from '../../shared/palette';
 import { dayText, sectionWords } from '../../shared/words';
@@ -22,11 +23,45 @@ interface Props {
   readonly page: ClassPageResponse;
   readonly plan: ClassPlan;
   readonly evaluation: Evaluation;
-  readonly talk: readonly string[];
+  /** What is said before the first movement; asked only when there is paper. */
+  readonly talk: () => readonly string[];
 }
 
 /** What the browser prints of the Plan page: the running order and the safety talk, and nothing of the screen round it. */
-export function PlanPrint({ page, plan, evaluation, talk }: Props) {
+export function PlanPrint(props: Props) {
+  return usePrinting() ? <Paper {...props} /> : null;
+}
+
+/** Whether the page is being printed or looked at as print. On a screen nothing of the paper is made. */
+function usePrinting(): boolean {
+  return useSyncExternalStore(watchPrinting, isPrinting);
+}
+
+const printMedia = window.matchMedia('print');
+let isAskedToPrint = false;
+const isPrinting = (): boolean => isAskedToPrint || printMedia.matches;
+
+function watchPrinting(changed: () => void): () => void {
+  const begin = (): void => {
+    isAskedToPrint = true;
+    // what is not there by the end of this event is not on the paper
+    flushSync(changed);
+  };
+  const end = (): void => {
+    isAskedToPrint = false;
+    changed();
+  };
+  printMedia.addEventListener('change', changed);
+  window.addEventListener('beforeprint', begin);
+  window.addEventListener('afterprint', end);
+  return () => {
+    printMedia.removeEventListener('change', changed);
+    window.removeEventListener('beforeprint', begin);
+    window.removeEventListener('afterprint', end);
+  };
+}
+
+function Paper({ page, plan, evaluation, talk }: Props) {
   const { timeline } = evaluation;
   return createPortal(
     <>
@@ -53,7 +88,7 @@ export function PlanPrint({ page, plan, evaluation, talk }: Props) {
         <Box sx={{ breakInside: 'avoid', mt: 2 }}>
           <Box sx={{ fontFamily: headingFont, fontSize: '12pt', fontWeight: 700 }}>Before the first movement</Box>
           <ul style={{ margin: '4pt 0', paddingLeft: '14pt' }}>
-            {talk.map((line) => (
+            {talk().map((line) => (
               <li key={line}>{line}</li>
             ))}
           </ul>

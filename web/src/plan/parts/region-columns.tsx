@@ -1,4 +1,3 @@
-import Box from '@mui/material/Box';
 import { firstRounds, regions, regionWord, type Region, type TimedItem } from '@leiter/core';
 import { palette } from '../../shared/palette';
 import type { Ruler } from '../ruler';
@@ -50,20 +49,17 @@ export function RegionColumns({ items, ruler }: { readonly items: readonly Timed
 /** The heads of the columns, two letters each; the whole word on pointing. */
 export function RegionHeads({ items }: { readonly items: readonly TimedItem[] }) {
   return (
-    <Box sx={{ display: 'flex' }}>
+    <div style={{ display: 'flex' }}>
       {regionsLoaded(items).map((region) => (
-        <Box
-          key={region}
-          component="abbr"
-          title={regionWord(region)}
-          sx={{ width: column, fontSize: 11, color: palette.soft, textAlign: 'center', textDecoration: 'none' }}
-        >
+        <abbr key={region} title={regionWord(region)} style={headStyle}>
           {abbreviations[region]}
-        </Box>
+        </abbr>
       ))}
-    </Box>
+    </div>
   );
 }
+
+const headStyle = { width: column, fontSize: 11, color: palette.soft, textAlign: 'center', textDecoration: 'none' } as const;
 
 const abbreviations: Readonly<Record<Region, string>> = {
   neck: 'ne',

@@ -1,16 +1,17 @@
 import { useDraggable, useDroppable } from '@dnd-kit/core';
-import Box from '@mui/material/Box';
+import styled from '@emotion/styled';
 import { clockText, countsText, doseText, sidesText, timeOfDay, type Severity, type TimedItem, type VersionCounts } from '@leiter/core';
-import { useEffect, useRef } from 'react';
+import { memo, useEffect, useRef } from 'react';
 import { EffortBand } from '../../shared/effort-band';
 import { Figure } from '../../shared/figure';
 import { headingFont, palette } from '../../shared/palette';
-import type { Ruler } from '../ruler';
 import { SeverityMark } from './severity-mark';
 
 interface RungProps {
   readonly timed: TimedItem;
-  readonly ruler: Ruler;
+  /** Where it stands in the ladder, in pixels. */
+  readonly top: number;
+  readonly height: number;
   readonly startsAt: string;
   readonly isChosen: boolean;
   readonly isFocus: boolean;
@@ -25,43 +26,100 @@ interface RungProps {
 /** Everybody does the version of the day: not worth a word. */
 const isAllCore = ({ easier, harder, instead, none }: VersionCounts): boolean => easier + harder + instead + none === 0;
 
+const chosenPaper = '#EAF2F2';
+
+// styles that do not change: what changes – the place – is an attribute, so that a key does not make new rules for every rung
+const Face = styled.button({
+  display: 'flex',
+  alignItems: 'center',
+  gap: 8,
+  width: '100%',
+  height: '100%',
+  padding: '0 10px 0 0',
+  border: 0,
+  borderBottom: `2px solid ${palette.line}`,
+  outlineOffset: -1,
+  backgroundColor: '#FFFFFF',
+  font: 'inherit',
+  color: palette.ink,
+  cursor: 'grab',
+  textAlign: 'left',
+  overflow: 'hidden',
+  '&[data-over]': { borderBottomColor: palette.primary },
+  '&[aria-current]': { outline: `2px solid ${palette.primary}`, backgroundColor: chosenPaper },
+});
+const Name = styled.span({
+  fontSize: 14.5,
+  whiteSpace: 'nowrap',
+  overflow: 'hidden',
+  textOverflow: 'ellipsis',
+  flexShrink: 0,
+  maxWidth: '55%',
+  '&[data-strong]': { fontWeight: 700 },
+});
+const Dose = styled.span({
+  fontSize: 13,
+  color: palette.soft,
+  whiteSpace: 'nowrap',
+  overflow: 'hidden',
+  textOverflow: 'ellipsis',
+  minWidth: 0,
+});
+const Versions = styled.span({
+  fontSize: 11.5,
+  color: palette.primary,
+  border: `1px solid ${palette.line}`,
+  borderRadius: 4,
+  padding: '0 5px',
+  flexShrink: 0,
+  backgroundColor: palette.paper,
+});
+const Takes = styled.span({ marginLeft: 'auto', fontFamily: headingFont, fontSize: 13.5, paddingLeft: 8, flexShrink: 0 });
+
 /** One item of the running order: as tall as it is long, dragged or chosen. */
-export function RungLine({ timed, ruler, startsAt, isChosen, isFocus, worst, counts, onChoose, onPoint }: RungProps) {
+export const RungLine = memo(function RungLine({
+  timed,
+  top,
+  height,
+  startsAt,
+  isChosen,
+  isFocus,
+  worst,
+  counts,
+  onChoose,
+  onPoint,
+}: RungProps) {
   const { item, movement } = timed;
-  const rung = ruler.rungs.get(item.id);
   const line = useRef<HTMLLIElement>(null);
   const { setNodeRef: setDragged, listeners, transform, isDragging } = useDraggable({ id: item.id });
   const { setNodeRef: setTarget, isOver } = useDroppable({ id: `item:${item.id}` });
   useEffect(() => {
     if (isChosen) line.current?.scrollIntoView({ block: 'nearest' });
   }, [isChosen]);
-  if (!rung) return null;
-  const shift = transform ? `translateY(${String(transform.y)}px)` : undefined;
   const sides = sidesText(item.sides);
   const versionsText = counts && !isAllCore(counts) ? countsText(counts) : '';
   return (
-    <Box
-      component="li"
-      ref={(element: HTMLLIElement | null) => {
+    <li
+      ref={(element) => {
         line.current = element;
         setTarget(element);
       }}
-      sx={{
+      style={{
         position: 'absolute',
-        top: rung.top,
+        top,
+        height,
         left: 4,
         right: 4,
-        height: rung.height,
         zIndex: isDragging ? 3 : isChosen ? 2 : 1,
-        transform: shift,
+        ...(transform ? { transform: `translateY(${String(transform.y)}px)` } : {}),
       }}
     >
-      <Box
-        component="button"
+      <Face
         type="button"
         ref={setDragged}
         {...listeners}
         aria-current={isChosen ? 'true' : undefined}
+        data-over={isOver ? '' : undefined}
         aria-label={`${timeOfDay(startsAt, timed.startSecond)} ${movement.name}, ${doseText(item.dose)}${sides ? `, ${sides}` : ''}, takes ${clockText(timed.seconds)}`}
         onClick={() => {
           onChoose(item.id);
@@ -72,70 +130,32 @@ export function RungLine({ timed, ruler, startsAt, isChosen, isFocus, worst, cou
         onPointerLeave={() => {
           onPoint(null);
         }}
-        sx={{
-          display: 'flex',
-          alignItems: 'center',
-          gap: 1,
-          width: '100%',
-          height: '100%',
-          p: 0,
-          pr: 1.25,
-          border: 0,
-          borderBottom: `2px solid ${isOver ? palette.primary : palette.line}`,
-          outline: isChosen ? `2px solid ${palette.primary}` : 'none',
-          outlineOffset: '-1px',
-          backgroundColor: isChosen ? '#EAF2F2' : '#FFFFFF',
-          font: 'inherit',
-          color: palette.ink,
-          cursor: 'grab',
-          textAlign: 'left',
-          overflow: 'hidden',
-        }}
       >
         <EffortBand effort={movement.effort} />
-        <Figure movement={movement} size={26} behind={isChosen ? '#EAF2F2' : '#FFFFFF'} />
-        <Box
-          component="span"
-          sx={{
-            fontSize: 14.5,
-            fontWeight: isFocus || isChosen ? 700 : 400,
-            whiteSpace: 'nowrap',
-            overflow: 'hidden',
-            textOverflow: 'ellipsis',
-            flexShrink: 0,
-            maxWidth: '55%',
-          }}
-        >
-          {movement.name}
-        </Box>
-        <Box
-          component="span"
-          sx={{ fontSize: 13, color: palette.soft, whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis', minWidth: 0 }}
-        >
+        <Figure movement={movement} size={26} behind={isChosen ? chosenPaper : '#FFFFFF'} />
+        <Name data-strong={isFocus || isChosen ? '' : undefined}>{movement.name}</Name>
+        <Dose>
           {doseText(item.dose)}
           {sides && `, ${sides}`}
-        </Box>
-        {versionsText !== '' && (
-          <Box
-            component="span"
-            sx={{
-              fontSize: 11.5,
-              color: palette.primary,
-              border: `1px solid ${palette.line}`,
-              borderRadius: '4px',
-              px: 0.6,
-              flexShrink: 0,
-              backgroundColor: palette.paper,
-            }}
-          >
-            {versionsText}
-          </Box>
-        )}
+        </Dose>
+        {versionsText !== '' && <Versions>{versionsText}</Versions>}
         {worst && <SeverityMark severity={worst} />}
-        <Box component="span" sx={{ ml: 'auto', fontFamily: headingFont, fontSize: 13.5, pl: 1, flexShrink: 0 }}>
-          {clockText(timed.seconds)}
-        </Box>
-      </Box>
-    </Box>
+        <Takes>{clockText(timed.seconds)}</Takes>
+      </Face>
+    </li>
+  );
+}, isSameRung);
+
+/** A rung is drawn anew only when something of it reads differently; its times are new objects after every key. */
+function isSameRung(before: RungProps, after: RungProps): boolean {
+  const { timed: one, counts: counted, ...plain } = before;
+  const { timed: other, counts, ...rest } = after;
+  return (
+    one.item === other.item &&
+    one.movement === other.movement &&
+    one.startSecond === other.startSecond &&
+    one.seconds === other.seconds &&
+    countsText(counted) === countsText(counts) &&
+    (Object.keys(plain) as (keyof typeof plain)[]).every((key) => plain[key] === rest[key])
   );
 }

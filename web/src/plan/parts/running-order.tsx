@@ -1,26 +1,13 @@
 import { useDroppable } from '@dnd-kit/core';
 import Box from '@mui/material/Box';
-import {
-  bodyAt,
-  clockText,
-  firstRounds,
-  musicGaps,
-  musicSettings,
-  timeOfDay,
-  versionCounts,
-  type ClassPlan,
-  type Evaluation,
-  type Finding,
-  type MusicGap,
-  type Severity,
-} from '@leiter/core';
+import { bodyAt, firstRounds, versionCounts, type ClassPlan, type Evaluation, type Finding, type Severity } from '@leiter/core';
 import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { palette } from '../../shared/palette';
-import { sectionWords } from '../../shared/words';
 import { bodyWords } from '../body-words';
-import { rulerMarks, rulerOf, type Ruler } from '../ruler';
+import { rulerOf, type Ruler } from '../ruler';
 import { CircuitMarks } from './circuit-marks';
 import { EffortRibbon } from './effort-ribbon';
+import { ClockMarks, SectionLabels } from './ladder-margin';
 import { RegionColumns, RegionHeads } from './region-columns';
 import { RungLine } from './rung-line';
 
@@ -73,13 +60,19 @@ export function RunningOrder(props: Props) {
             <RegionHeads items={items} />
           </Box>
           <ClockMarks ruler={ruler} startsAt={startsAt} totalSeconds={totalSeconds} />
-          <SectionLabels plan={plan} evaluation={evaluation} ruler={ruler} chosen={props.chosenSection} onChoose={props.onChooseSection} />
+          <SectionLabels
+            plan={plan}
+            timeline={evaluation.timeline}
+            ruler={ruler}
+            chosen={props.chosenSection}
+            onChoose={props.onChooseSection}
+          />
           <Box
+            style={{ height: ruler.height }}
             sx={{
               gridRow: 2,
               gridColumn: 3,
               position: 'relative',
-              height: ruler.height,
               '&::before, &::after': {
                 content: '""',
                 position: 'absolute',
@@ -101,7 +94,8 @@ export function RunningOrder(props: Props) {
                 <RungLine
                   key={timed.item.id}
                   timed={timed}
-                  ruler={ruler}
+                  top={ruler.rungs.get(timed.item.id)?.top ?? 0}
+                  height={ruler.rungs.get(timed.item.id)?.height ?? 0}
                   startsAt={startsAt}
                   isChosen={timed.item.id === props.chosen}
                   isFocus={plan.focus.includes(timed.movement.slug)}
@@ -151,10 +145,9 @@ function Band({ top, height }: { readonly top: number; readonly height: number }
   return (
     <Box
       aria-hidden="true"
+      style={{ top, height }}
       sx={{
         position: 'absolute',
-        top,
-        height,
         left: -6,
         right: 0,
         backgroundColor: '#DDEAEA',
@@ -189,100 +182,6 @@ function worstByItem(findings: readonly Finding[]): ReadonlyMap<string, Severity
   for (const { itemIds, severity, acceptedBecause } of findings)
     if (itemIds.length <= 4 && acceptedBecause === undefined) for (const id of itemIds) if (!worst.has(id)) worst.set(id, severity);
   return worst;
-}
-
-function ClockMarks({
-  ruler,
-  startsAt,
-  totalSeconds,
-}: {
-  readonly ruler: Ruler;
-  readonly startsAt: string;
-  readonly totalSeconds: number;
-}) {
-  return (
-    <Box aria-hidden="true" sx={{ gridRow: 2, gridColumn: 1, position: 'relative', fontSize: 13, color: palette.ink }}>
-      {rulerMarks(startsAt, totalSeconds).map((second) => (
-        <Box
-          key={second}
-          sx={{ position: 'absolute', top: ruler.yOf(second) - 9, right: 0, display: 'flex', alignItems: 'center', gap: '5px' }}
-        >
-          {timeOfDay(startsAt, second)}
-          <Box sx={{ width: 8, borderTop: `1px solid ${palette.soft}` }} />
-        </Box>
-      ))}
-    </Box>
-  );
-}
-
-function SectionLabels({
-  plan,
-  evaluation,
-  ruler,
-  chosen,
-  onChoose,
-}: {
-  readonly plan: ClassPlan;
-  readonly evaluation: Evaluation;
-  readonly ruler: Ruler;
-  readonly chosen: string | null;
-  readonly onChoose: (id: string) => void;
-}) {
-  const gaps = musicGaps(plan, evaluation.timeline);
-  const gapOf = (id: string) => gaps.find(({ target }) => 'section' in target && target.section === id);
-  return (
-    <Box sx={{ gridRow: 2, gridColumn: 2, position: 'relative' }}>
-      {plan.sections.map((section, index) => (
-        <Box
-          key={section.id}
-          component="button"
-          type="button"
-          aria-pressed={section.id === chosen}
-          title={`Put what is added at the end of “${sectionWords[section.kind]}”`}
-          onClick={() => {
-            onChoose(section.id);
-          }}
-          sx={{
-            position: 'absolute',
-            top: ruler.sections[index]?.top ?? 0,
-            height: ruler.sections[index]?.height ?? 0,
-            left: 0,
-            right: 0,
-            border: 0,
-            borderTop: `1px solid ${palette.line}`,
-            background: section.id === chosen ? palette.shade : 'none',
-            font: 'inherit',
-            fontSize: 12.5,
-            textAlign: 'left',
-            color: section.id === chosen ? palette.primary : palette.soft,
-            fontWeight: section.id === chosen ? 700 : 400,
-            cursor: 'pointer',
-            p: '3px 4px',
-            display: 'flex',
-            alignItems: 'flex-start',
-            flexDirection: 'column',
-            overflow: 'hidden',
-            lineHeight: 1.25,
-          }}
-        >
-          {sectionWords[section.kind]}
-          <MusicLabel gap={gapOf(section.id)} />
-        </Box>
-      ))}
-    </Box>
-  );
-}
-
-/** Below the name of a section that is done to music: whether it ends with it. */
-function MusicLabel({ gap }: { readonly gap: MusicGap | undefined }) {
-  if (!gap) return null;
-  const isTogether = Math.abs(gap.gapSeconds) <= musicSettings.togetherSeconds;
-  return (
-    <Box component="span" sx={{ fontSize: 11, fontWeight: 400, color: isTogether ? palette.soft : palette.caution }}>
-      {clockText(gap.track.seconds)} music
-      {isTogether ? '' : gap.gapSeconds > 0 ? `, ${clockText(gap.gapSeconds)} left` : `, ${clockText(Math.abs(gap.gapSeconds))} short`}
-    </Box>
-  );
 }
 
 function EmptyRung({ id, ruler }: { readonly id: string; readonly ruler: Ruler }) {
