@@ -1,4 +1,4 @@
-import { activeSecondsOf, stepDose, type Dose } from '../movement/dose.js';
+import { activeSecondsOf, restSecondsOf, stepDose, type Dose } from '../movement/dose.js';
 import type { MovementKind } from '../movement/kind.js';
 import type { Library } from '../movement/library.js';
 import { timelineOf, type TimedItem } from '../timing/timeline.js';
@@ -7,7 +7,22 @@ import type { ClassPlan } from './class-plan.js';
 import { applyEdits } from './edit.js';
 import { evaluatePlan, meanAge, type EvaluationContext } from './evaluation.js';
 
-export const fillSettings = { leaveSeconds: 60, mostTimesTheDose: 3 } as const;
+export const fillSettings = {
+  leaveSeconds: 60,
+  mostTimesTheDose: 3,
+  /** Beyond so many reps in a row nobody counts aloud: they become one set more, with a rest. */
+  mostRepsInASet: 12,
+  restSeconds: 10,
+} as const;
+
+/** One step more of a dose as a coach would write it: a rep more, and from twelve on a set more of fewer. */
+function grown(dose: Dose): Dose {
+  const { mostRepsInASet, restSeconds } = fillSettings;
+  if (dose.kind !== 'reps' || dose.reps < mostRepsInASet) return stepDose(dose, 'more');
+  const sets = dose.sets + 1;
+  const reps = Math.ceil((dose.sets * dose.reps + 1) / sets);
+  return { ...dose, sets, reps, restSeconds: Math.max(dose.restSeconds, restSeconds) };
+}
 
 /** What practice time goes to first: the skill of the day, then what leads to it, the warm-up last. Stretches and rest stay as they are. */
 const filled: readonly MovementKind[] = ['skill', 'drill', 'combination', 'game', 'strength', 'basic', 'pulse-raiser'];
@@ -43,12 +58,12 @@ function raised(plan: ClassPlan, library: Library, context: EvaluationContext, i
   const open = new Set(begun.items.filter(mayGrow));
   const doses = new Map([...open].map(({ item }) => [item.id, item.dose]));
   const doseOf = ({ item }: TimedItem): Dose => doses.get(item.id) ?? item.dose;
-  const grown = (timed: TimedItem): number => activeSecondsOf(doseOf(timed)) / activeSecondsOf(timed.item.dose);
+  const growth = (timed: TimedItem): number => activeSecondsOf(doseOf(timed)) / activeSecondsOf(timed.item.dose);
   let current = plan;
   let free = context.slotMinutes * 60 - fillSettings.leaveSeconds - begun.totalSeconds;
   while (open.size > 0) {
-    const next = [...open].reduce((best, one) => ((grown(one) - grown(best) || rank(one) - rank(best)) < 0 ? one : best));
-    const more = stepDose(doseOf(next), 'more');
+    const next = [...open].reduce((best, one) => ((growth(one) - growth(best) || rank(one) - rank(best)) < 0 ? one : best));
+    const more = grown(doseOf(next));
     const cost = secondsMore(next, doseOf(next), more);
     const step = withDose(current, next.item.id, more);
     const isTooMuch = activeSecondsOf(more) > fillSettings.mostTimesTheDose * activeSecondsOf(next.item.dose);
@@ -76,7 +91,8 @@ const rank = ({ movement }: TimedItem): number => filled.indexOf(movement.kind);
 
 /** Seconds that a larger dose costs, in proportion to what the work of the item costs now: age, pace and sides included. */
 function secondsMore(timed: TimedItem, now: Dose, more: Dose): Seconds {
-  return ((activeSecondsOf(more) - activeSecondsOf(now)) * timed.movingSeconds) / activeSecondsOf(timed.item.dose);
+  const whole = (dose: Dose): Seconds => activeSecondsOf(dose) + restSecondsOf(dose);
+  return ((whole(more) - whole(now)) * timed.movingSeconds) / activeSecondsOf(timed.item.dose);
 }
 
 function withDose(plan: ClassPlan, id: ItemId, dose: Dose): ClassPlan {

@@ -1,10 +1,18 @@
 import { effortWord, type EffortCurve } from '@leiter/core';
-import { Chart, Filler, Legend, LinearScale, LineController, LineElement, PointElement, Tooltip } from 'chart.js';
+import { Chart, type ChartDataset, Filler, Legend, LinearScale, LineController, LineElement, PointElement, Tooltip } from 'chart.js';
 import { Line } from 'react-chartjs-2';
 import { palette, textFont } from '../../shared/palette';
 
 Chart.register(Filler, Legend, LinearScale, LineController, LineElement, PointElement, Tooltip);
 Chart.defaults.font.family = textFont;
+
+/** The lines of the legend, dashed as those of the chart. */
+function dashedLabels(chart: Chart) {
+  return Chart.defaults.plugins.legend.labels.generateLabels(chart).map((label) => {
+    const line = chart.data.datasets[label.datasetIndex ?? 0] as ChartDataset<'line'> | undefined; // this chart has lines only
+    return { ...label, lineDash: (line?.borderDash ?? []) as number[] };
+  });
+}
 
 interface Props {
   readonly thisClass: EffortCurve | null;
@@ -70,7 +78,7 @@ export function EffortChart({ thisClass, earlier }: Props) {
           legend: {
             position: 'top',
             align: 'start',
-            labels: { color: palette.ink, usePointStyle: true, pointStyle: 'line', pointStyleWidth: 34 },
+            labels: { color: palette.ink, usePointStyle: true, pointStyle: 'line', pointStyleWidth: 34, generateLabels: dashedLabels },
           },
           tooltip: { enabled: false },
         },
