@@ -1,4 +1,5 @@
 import {
+  itemTotals,
   addDays,
   ageBandOf,
   applyEdit,
@@ -276,7 +277,10 @@ class DemoTerm {
       startsAt: null,
       room: null,
     });
-    for (const { item, movement, seconds } of timeline.items)
+    for (const {
+      first: { item, movement },
+      seconds,
+    } of itemTotals(timeline.items).values())
       await this.manager.query(
         'INSERT INTO item_time (class_id, item_id, club_id, movement_slug, planned_seconds, real_seconds) VALUES ($1, $2, $3, $4, $5, $6)',
         [session.id, item.id, this.clubId, movement.slug, seconds, seconds * this.realShare(movement.kind)],

@@ -31,6 +31,17 @@ describe('the ruler', () => {
     expect(height).toBeGreaterThan(500);
   });
 
+  it('shows a class of 25 items in one look at 1280 × 800, whatever their lengths', () => {
+    // what is left of 800 px for the ladder, below the line of the page and above the words at its foot
+    const room = 674;
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 1, max: 600 }), { minLength: 25, maxLength: 25 }), (seconds) => {
+        const plan = planOf(...seconds);
+        expect(rulerOf(plan, timed(plan), room).height).toBeLessThanOrEqual(room + 1);
+      }),
+    );
+  });
+
   it('leaves a place to put something into a section that is empty', () => {
     const plan: ClassPlan = { ...planOf(60), sections: [...planOf(60).sections, { id: 'e', kind: 'closing', items: [] }] };
     expect(rulerOf(plan, timed(plan), 500).sections.at(-1)?.height).toBe(emptySectionPixels);

@@ -6,7 +6,8 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
 import type { StoredPlan } from '@leiter/contract';
-import { doseText, placedItems, sidesText, type ClassPlan, type Library } from '@leiter/core';
+import { clockText, doseText, placedItems, rowsOf, sidesText, type ClassPlan, type Library, type Track } from '@leiter/core';
+import { plural, sectionWords } from '../../shared/words';
 
 interface Props {
   readonly current: StoredPlan;
@@ -65,7 +66,27 @@ function Lines({ title, lines }: { readonly title: string; readonly lines: reado
   );
 }
 
+const musicLine = (what: string, { name, seconds }: Track): string =>
+  `${what} to ${name === '' ? 'music' : `“${name}”`}, ${clockText(seconds)}`;
+
+/** What a plan says, line by line: its items, what is gone round, and what is played. */
 function linesOf(plan: ClassPlan, library: Library): readonly string[] {
+  const nameOf = (slug: string): string => library.get(slug)?.name ?? slug;
+  const circuits = rowsOf(plan).flatMap(({ circuit, items }) =>
+    circuit
+      ? [
+          `Circuit of ${items.map(({ movement }) => nameOf(movement)).join(', ')}: ${plural(circuit.rounds, 'round', 'rounds')}, ${String(circuit.restSeconds)} s rest`,
+        ]
+      : [],
+  );
+  const music = plan.sections.flatMap((section) => [
+    ...(section.music ? [musicLine(sectionWords[section.kind], section.music)] : []),
+    ...section.items.flatMap((item) => (item.music ? [musicLine(nameOf(item.movement), item.music)] : [])),
+  ]);
+  return [...itemLines(plan, library), ...circuits, ...music];
+}
+
+function itemLines(plan: ClassPlan, library: Library): readonly string[] {
   return placedItems(plan).map(({ item }) =>
     [
       library.get(item.movement)?.name ?? item.movement,

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ClassPageResponse, TemplateResponse } from '@leiter/contract';
 import {
+  itemTotals,
   ageBandOf,
   clockText,
   fillSlot,
@@ -60,7 +61,7 @@ export function TemplateChooser({ page, templates, library, onStart }: Props) {
                   {template.ownId !== null && ' – of the club'}
                 </Typography>
                 <Typography variant="body2" sx={{ color: palette.soft }}>
-                  {plural(timeline.items.length, 'item', 'items')} · {clockText(timeline.totalSeconds)} with this group · for{' '}
+                  {plural(itemTotals(timeline.items).size, 'item', 'items')} · {clockText(timeline.totalSeconds)} with this group · for{' '}
                   {template.lengthMinutes} minutes, {template.ageBand} years · focus{' '}
                   {template.focus.map((slug) => library.get(slug)?.name.toLowerCase() ?? slug).join(', ')}
                 </Typography>

@@ -9,6 +9,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import type { ClassPageResponse, ExpectedChild } from '@leiter/contract';
 import {
+  firstRounds,
   homeListOf,
   homeListWords,
   tierNames,
@@ -79,7 +80,7 @@ function Sheet({ page, evaluation, library, people, onEdit }: Omit<Props, 'onClo
   const [chosen, setChosen] = useState<Version | null>(null);
   const byCell = new Map(evaluation.versions.map((version) => [`${version.itemId} ${version.childId}`, version]));
   // what everybody does the same in one version is not worth a line
-  const items = evaluation.timeline.items.filter(
+  const items = firstRounds(evaluation.timeline.items).filter(
     ({ item, movement }) =>
       Object.keys(movement.tiers).length > 0 || evaluation.versions.some(({ itemId, tier }) => itemId === item.id && tier !== 'core'),
   );
