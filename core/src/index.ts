@@ -55,13 +55,14 @@ export {
   mostSections,
   placedItems,
   type AcceptedFinding,
+  type Circuit,
   type ClassPlan,
   type Familiarity,
   type Item,
   type ItemSides,
   type Section,
 } from './class-plan/class-plan.js';
-export { circuitFaultsIn, circuitLimits, newCircuit, rowsOf, type Circuit, type CircuitFault } from './class-plan/circuit.js';
+export { circuitFaultsIn, circuitLimits, newCircuit, rowsOf, type CircuitFault } from './class-plan/circuit.js';
 export { trackLimits, type Track } from './class-plan/music.js';
 export { fitToMusic, musicGaps, musicSettings, type MusicGap, type MusicTarget } from './class-plan/fit-to-music.js';
 export { applyEdit, applyEdits, isSameFinding, stepItem, type EditRefusal, type Place, type PlanEdit } from './class-plan/edit.js';

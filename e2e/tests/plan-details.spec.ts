@@ -166,7 +166,7 @@ test('Each figure of the class opens to what it is made of, and the safety talk 
 test('Printed by the browser, the page is the running order and the talk, and nothing of the screen', async ({ page, leiter }) => {
   await signIn(page, leiter, 'gymnastics');
   await startPlan(page, leiter, 'gymnastics');
-  const paper = page.locator('.on-paper');
+  const paper = page.locator('.plan-on-paper');
   await expect(paper).toBeHidden();
   const count = await items(page).count();
   await page.emulateMedia({ media: 'print' });
@@ -175,6 +175,14 @@ test('Printed by the browser, the page is the running order and the talk, and no
   await expect(page.getByRole('region', { name: 'Library' })).toBeHidden();
   await expect(page.getByRole('button', { name: 'Teach this class' })).toBeHidden();
   await expect(paper.getByText('Stop when it hurts, and tell me.')).toBeVisible();
+  // what the families need is a paper of its own
+  await page.emulateMedia({ media: 'screen' });
+  await page.getByRole('button', { name: 'Who does what' }).click();
+  await page.getByRole('button', { name: 'For the parents' }).click();
+  const families = await page.getByRole('list', { name: 'Families' }).getByRole('listitem').count();
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.locator('.families-on-paper > div')).toHaveCount(families);
+  await expect(page.locator('.plan-on-paper')).toBeHidden();
 });
 
 test('A class stands beside those before it: what was planned, what it took, how hard it was', async ({ page, leiter }) => {

@@ -1,14 +1,6 @@
 import { accepted, refused, type Result } from '../result.js';
 import type { CircuitId, ItemId, Seconds } from '../unit.js';
-import { findItem, type ClassPlan, type Item, type Section } from './class-plan.js';
-
-/** Stations that are done one after the other, and again from the first: `rounds` times in all. */
-export interface Circuit {
-  readonly id: CircuitId;
-  readonly rounds: number;
-  /** Between two rounds. */
-  readonly restSeconds: Seconds;
-}
+import { findItem, type Circuit, type ClassPlan, type Item, type Section } from './class-plan.js';
 
 /** Inclusive. One round is how a circuit is left for a day without taking it apart. */
 export const circuitLimits = { rounds: { least: 1, most: 10 }, restSeconds: { least: 0, most: 300 } } as const;

@@ -1,8 +1,7 @@
 import type { Dose } from '../movement/dose.js';
 import type { TierName } from '../movement/movement.js';
 import type { SectionKind } from '../movement/section-kind.js';
-import type { ChildId, CircuitId, ItemId, MovementSlug, SectionId } from '../unit.js';
-import type { Circuit } from './circuit.js';
+import type { ChildId, CircuitId, ItemId, MovementSlug, Seconds, SectionId } from '../unit.js';
 import type { Track } from './music.js';
 
 export const itemSides = ['none', 'both', 'left', 'right', 'lead', 'alternating'] as const;
@@ -31,6 +30,14 @@ export interface Item {
   readonly circuit?: CircuitId;
   /** What is played to it alone. */
   readonly music?: Track;
+}
+
+/** Stations that are done one after the other, and again from the first: `rounds` times in all. */
+export interface Circuit {
+  readonly id: CircuitId;
+  readonly rounds: number;
+  /** Between two rounds. */
+  readonly restSeconds: Seconds;
 }
 
 export interface Section {

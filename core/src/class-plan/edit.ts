@@ -4,12 +4,13 @@ import type { TierName } from '../movement/movement.js';
 import { accepted, refused, type Result } from '../result.js';
 import type { SectionKind } from '../movement/section-kind.js';
 import type { ChildId, CircuitId, ItemId, MovementSlug, SectionId } from '../unit.js';
-import { placedBetween, tidied, withCircuit, withCircuitNumbers, withoutCircuit, type Circuit, type CircuitRefusal } from './circuit.js';
+import { placedBetween, tidied, withCircuit, withCircuitNumbers, withoutCircuit, type CircuitRefusal } from './circuit.js';
 import {
   findItem,
   mostItems,
   placedItems,
   type AcceptedFinding,
+  type Circuit,
   type ClassPlan,
   type Familiarity,
   type Item,

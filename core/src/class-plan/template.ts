@@ -4,8 +4,7 @@ import type { Library } from '../movement/library.js';
 import type { SectionKind } from '../movement/section-kind.js';
 import { accepted, refused, type Result } from '../result.js';
 import type { CircuitId, MovementSlug, ProgrammeSlug } from '../unit.js';
-import type { Circuit } from './circuit.js';
-import type { ClassPlan } from './class-plan.js';
+import type { Circuit, ClassPlan } from './class-plan.js';
 import type { Track } from './music.js';
 import { itemOf } from './new-item.js';
 

@@ -1,7 +1,7 @@
 import { itemOf } from '../class-plan/new-item.js';
-import { circuitFaultsIn, tidied, type Circuit } from '../class-plan/circuit.js';
+import { circuitFaultsIn, tidied } from '../class-plan/circuit.js';
 import type { Track } from '../class-plan/music.js';
-import { placedItems, type ClassPlan, type Familiarity, type Item, type ItemSides } from '../class-plan/class-plan.js';
+import { placedItems, type Circuit, type ClassPlan, type Familiarity, type Item, type ItemSides } from '../class-plan/class-plan.js';
 import type { AgeBand } from '../movement/age-band.js';
 import type { Dose } from '../movement/dose.js';
 import type { Library } from '../movement/library.js';

@@ -15,7 +15,7 @@ interface Watch {
  * @returns who changed it last in this way; null where nobody did
  */
 export function useOthersChanges({ classId, isNews, onNews }: Watch): string | null {
-  const { data } = usePlanVersion(classId);
+  const { data, dataUpdatedAt } = usePlanVersion(classId);
   const [changedBy, setChangedBy] = useState<string | null>(null);
   useEffect(() => {
     if (!data || !isNews(data.version)) return;
@@ -23,8 +23,8 @@ export function useOthersChanges({ classId, isNews, onNews }: Watch): string | n
       const { stored } = await readClassPage(classId);
       if (stored && onNews(stored)) setChangedBy(stored.savedBy ?? 'Somebody else');
     };
-    // without an answer it is looked for again with the next version that is read
+    // without an answer it is looked for again a few seconds later
     void look().catch(() => undefined);
-  }, [data, classId, isNews, onNews]);
+  }, [data, dataUpdatedAt, classId, isNews, onNews]);
   return changedBy;
 }

@@ -1,5 +1,4 @@
 import Box from '@mui/material/Box';
-import GlobalStyles from '@mui/material/GlobalStyles';
 import type { ClassPageResponse } from '@leiter/contract';
 import {
   clockText,
@@ -13,9 +12,8 @@ import {
   type ClassPlan,
   type Evaluation,
 } from '@leiter/core';
-import { useSyncExternalStore } from 'react';
-import { createPortal, flushSync } from 'react-dom';
 import { Figure } from '../../shared/figure';
+import { OnPaper } from '../../shared/on-paper';
 import { headingFont } from '../../shared/palette';
 import { dayText, sectionWords } from '../../shared/words';
 
@@ -29,74 +27,29 @@ interface Props {
 
 /** What the browser prints of the Plan page: the running order and the safety talk, and nothing of the screen round it. */
 export function PlanPrint(props: Props) {
-  return usePrinting() ? <Paper {...props} /> : null;
-}
-
-/** Whether the page is being printed or looked at as print. On a screen nothing of the paper is made. */
-function usePrinting(): boolean {
-  return useSyncExternalStore(watchPrinting, isPrinting);
-}
-
-const printMedia = window.matchMedia('print');
-let isAskedToPrint = false;
-const isPrinting = (): boolean => isAskedToPrint || printMedia.matches;
-
-function watchPrinting(changed: () => void): () => void {
-  const begin = (): void => {
-    isAskedToPrint = true;
-    // what is not there by the end of this event is not on the paper
-    flushSync(changed);
-  };
-  const end = (): void => {
-    isAskedToPrint = false;
-    changed();
-  };
-  printMedia.addEventListener('change', changed);
-  window.addEventListener('beforeprint', begin);
-  window.addEventListener('afterprint', end);
-  return () => {
-    printMedia.removeEventListener('change', changed);
-    window.removeEventListener('beforeprint', begin);
-    window.removeEventListener('afterprint', end);
-  };
+  return <OnPaper name="plan">{() => <Paper {...props} />}</OnPaper>;
 }
 
 function Paper({ page, plan, evaluation, talk }: Props) {
   const { timeline } = evaluation;
-  return createPortal(
+  return (
     <>
-      <GlobalStyles
-        styles={{
-          '@page': { size: 'A4', margin: '12mm' },
-          '@media print': {
-            '#root, .MuiModal-root': { display: 'none !important' },
-            'html, body': { height: 'auto !important', overflow: 'visible !important', backgroundColor: '#FFFFFF !important' },
-          },
-        }}
-      />
-      <Box
-        className="on-paper"
-        aria-hidden="true"
-        sx={{ display: 'none', '@media print': { display: 'block' }, color: '#000000', fontSize: '9.5pt', lineHeight: 1.25 }}
-      >
-        <Box sx={{ fontFamily: headingFont, fontSize: '17pt', fontWeight: 700 }}>{page.class.groupName}</Box>
-        <Box sx={{ mb: 1.5 }}>
-          {dayText(page.class.day)} · {page.class.startsAt} to {timeOfDay(page.class.startsAt, page.class.lengthMinutes * 60)} · planned{' '}
-          {clockText(timeline.totalSeconds)}
-        </Box>
-        <Rows page={page} plan={plan} evaluation={evaluation} />
-        <Box sx={{ breakInside: 'avoid', mt: 2 }}>
-          <Box sx={{ fontFamily: headingFont, fontSize: '12pt', fontWeight: 700 }}>Before the first movement</Box>
-          <ul style={{ margin: '4pt 0', paddingLeft: '14pt' }}>
-            {talk().map((line) => (
-              <li key={line}>{line}</li>
-            ))}
-          </ul>
-          Usual cautions only. Your governing body’s rules, your training and medical advice come first.
-        </Box>
+      <Box sx={{ fontFamily: headingFont, fontSize: '17pt', fontWeight: 700 }}>{page.class.groupName}</Box>
+      <Box sx={{ mb: 1.5 }}>
+        {dayText(page.class.day)} · {page.class.startsAt} to {timeOfDay(page.class.startsAt, page.class.lengthMinutes * 60)} · planned{' '}
+        {clockText(timeline.totalSeconds)}
       </Box>
-    </>,
-    document.body,
+      <Rows page={page} plan={plan} evaluation={evaluation} />
+      <Box sx={{ breakInside: 'avoid', mt: 2 }}>
+        <Box sx={{ fontFamily: headingFont, fontSize: '12pt', fontWeight: 700 }}>Before the first movement</Box>
+        <ul style={{ margin: '4pt 0', paddingLeft: '14pt' }}>
+          {talk().map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+        </ul>
+        Usual cautions only. Your governing body’s rules, your training and medical advice come first.
+      </Box>
+    </>
   );
 }
 

@@ -10,8 +10,6 @@ import Typography from '@mui/material/Typography';
 import type { ClassPageResponse, ExpectedChild } from '@leiter/contract';
 import {
   firstRounds,
-  homeListOf,
-  homeListWords,
   tierNames,
   versionWords,
   type Evaluation,
@@ -22,6 +20,7 @@ import {
 } from '@leiter/core';
 import { useState } from 'react';
 import { palette } from '../../shared/palette';
+import { ForTheParents } from './for-the-parents';
 
 interface Props {
   readonly page: ClassPageResponse;
@@ -65,7 +64,7 @@ export function WhoDoesWhat({ page, evaluation, library, onEdit, onClose }: Prop
         {children.length > 0 && part === 'sheet' && (
           <Sheet page={page} evaluation={evaluation} library={library} people={children} onEdit={onEdit} />
         )}
-        {part === 'homes' && <Homes evaluation={evaluation} library={library} people={children} />}
+        {part === 'homes' && <ForTheParents session={page.class} evaluation={evaluation} library={library} people={children} />}
       </DialogContent>
       <DialogActions sx={{ p: 2 }}>
         <Button variant="contained" onClick={onClose}>
@@ -198,37 +197,6 @@ function Sheet({ page, evaluation, library, people, onEdit }: Omit<Props, 'onClo
             ))}
           </tbody>
         </Box>
-      </Box>
-    </>
-  );
-}
-
-function Homes({ evaluation, library, people }: Pick<Props, 'evaluation' | 'library'> & { readonly people: readonly ExpectedChild[] }) {
-  const [copied, setCopied] = useState<string | null>(null);
-  const lists = people.map(({ id, name }) => ({ id, name, words: homeListWords(homeListOf(id, evaluation.versions, library)) }));
-  const copy = async (id: string, text: string): Promise<void> => {
-    await navigator.clipboard.writeText(text);
-    setCopied(id);
-  };
-  return (
-    <>
-      <Typography sx={{ mb: 1.5 }}>What each family needs for this class – of what its child does, and of nothing else.</Typography>
-      <Box
-        component="ul"
-        aria-label="Families"
-        sx={{ listStyle: 'none', m: 0, p: 0, display: 'grid', gridTemplateColumns: '1fr 1fr', columnGap: 3 }}
-      >
-        {lists.map(({ id, name, words }) => (
-          <Box component="li" key={id} sx={{ borderTop: `1px solid ${palette.line}`, py: 1, display: 'flex', gap: 1, alignItems: 'start' }}>
-            <Box sx={{ flex: 1, fontSize: 14.5 }}>
-              <strong>{name}</strong>
-              <div>{words.join(' ')}</div>
-            </Box>
-            <Button size="small" variant="outlined" onClick={() => void copy(id, words.join('\n'))}>
-              {copied === id ? 'Copied' : 'Copy'}
-            </Button>
-          </Box>
-        ))}
       </Box>
     </>
   );

@@ -1,0 +1,73 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { ClassResponse, ExpectedChild } from '@leiter/contract';
+import { homeListOf, homeListWords, type Evaluation, type Library } from '@leiter/core';
+import { useState } from 'react';
+import { OnPaper } from '../../shared/on-paper';
+import { headingFont, palette } from '../../shared/palette';
+import { dayText } from '../../shared/words';
+
+interface Props {
+  readonly session: ClassResponse;
+  readonly evaluation: Evaluation;
+  readonly library: Library;
+  readonly people: readonly ExpectedChild[];
+}
+
+/** What each family needs for a class: to copy into a message, or to print and cut apart. */
+export function ForTheParents({ session, evaluation, library, people }: Props) {
+  const [copied, setCopied] = useState<string | null>(null);
+  const lists = people.map(({ id, name }) => ({ id, name, words: homeListWords(homeListOf(id, evaluation.versions, library)) }));
+  const copy = async (id: string, text: string): Promise<void> => {
+    await navigator.clipboard.writeText(text);
+    setCopied(id);
+  };
+  return (
+    <>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mb: 1.5 }}>
+        <Typography sx={{ flex: 1 }}>What each family needs for this class – of what its child does, and of nothing else.</Typography>
+        <Button
+          variant="outlined"
+          size="small"
+          onClick={() => {
+            window.print();
+          }}
+        >
+          Print them
+        </Button>
+      </Box>
+      <Box
+        component="ul"
+        aria-label="Families"
+        sx={{ listStyle: 'none', m: 0, p: 0, display: 'grid', gridTemplateColumns: '1fr 1fr', columnGap: 3 }}
+      >
+        {lists.map(({ id, name, words }) => (
+          <Box component="li" key={id} sx={{ borderTop: `1px solid ${palette.line}`, py: 1, display: 'flex', gap: 1, alignItems: 'start' }}>
+            <Box sx={{ flex: 1, fontSize: 14.5 }}>
+              <strong>{name}</strong>
+              <div>{words.join(' ')}</div>
+            </Box>
+            <Button size="small" variant="outlined" onClick={() => void copy(id, words.join('\n'))}>
+              {copied === id ? 'Copied' : 'Copy'}
+            </Button>
+          </Box>
+        ))}
+      </Box>
+      <OnPaper name="families">
+        {() =>
+          lists.map(({ id, name, words }) => (
+            <Box key={id} sx={{ breakInside: 'avoid', borderBottom: '0.5pt dashed #999999', py: '8pt', fontSize: '11pt' }}>
+              <Box sx={{ fontFamily: headingFont, fontSize: '13pt', fontWeight: 700 }}>
+                {name} – {session.groupName}, {dayText(session.day)}, {session.startsAt}
+              </Box>
+              {words.map((line) => (
+                <div key={line}>{line}</div>
+              ))}
+            </Box>
+          ))
+        }
+      </OnPaper>
+    </>
+  );
+}
