@@ -192,6 +192,7 @@ function MarksOfAChild(): PropertyDecorator {
       target: target.constructor,
       propertyName: String(property),
       options: {
+        // asked as well where the rule before it has refused
         message: ({ value }) =>
           Array.isArray(value)
             ? `The ${String(value.findIndex((one) => !isPreviewMark(one)) + 1)}. is not a movement with not-yet, with-help, alone or clean.`
@@ -229,6 +230,7 @@ export class PreviewChild {
   /** What it did lately, by movement and stage; also as an object from movement to mark. */
   @MayBeLeftOut()
   @Transform(({ obj }: { readonly obj: { readonly standings?: unknown } }) => listOfMarks(obj.standings))
+  @IsArray({ message: 'A list of movement and mark.' })
   @ArrayMaxSize(1000, { message: 'At most 1000 marks.' })
   @MarksOfAChild()
   standings?: PreviewMark[];

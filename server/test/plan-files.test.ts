@@ -193,6 +193,24 @@ describe('judging a plan', () => {
     await preview({ plan, children: crowd(301) }).expect(400);
   });
 
+  it.each([
+    ['a word nobody marks with', [{ movement: 'lever', mark: 'great' }], 'The 1. is not a movement'],
+    [
+      'a field that no mark has',
+      [
+        { movement: 'lever', mark: 'alone' },
+        { movement: 'lever', mark: 'alone', by: 'me' },
+      ],
+      'The 2. is not a movement',
+    ],
+    ['a stage below the first', [{ movement: 'lever', stage: 0, mark: 'alone' }], 'The 1. is not a movement'],
+    ['an object with a wrong mark', { lever: 'great' }, 'The 1. is not a movement'],
+    ['no list', 'alone', 'A list of movement and mark'],
+  ])('refuses marks of a child with %s, and says which', async (_what, standings, words) => {
+    const answer = await preview({ plan: small([]), children: [child('a'), child('b', { standings })] }).expect(400);
+    expect(answer.body.errors).toEqual([{ field: 'children.1.standings', message: expect.stringContaining(words) }]);
+  });
+
   it('does not know the group of another club, nor answer who is not signed in', async () => {
     await preview({ plan: small([]), groupId: crypto.randomUUID() }).expect(404);
     await club

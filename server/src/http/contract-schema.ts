@@ -1,12 +1,15 @@
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 
-/** All contract classes as JSON Schema; a field of no class of ours is an object. */
+/** All contract classes as JSON Schema; a field of no class of ours is an object or a list. */
 export function contractSchemas(prefix: string): Readonly<Record<string, object>> {
   const all = validationMetadatasToSchemas({ refPointerPrefix: prefix, classTransformerMetadataStorage: defaultMetadataStorage });
-  return JSON.parse(JSON.stringify(all), (_key, value: unknown) =>
-    typeof value === 'object' && value !== null && '$ref' in value && value.$ref === `${prefix}Object` ? { type: 'object' } : value,
-  ) as Readonly<Record<string, object>>; // schemas are objects
+  return JSON.parse(JSON.stringify(all), (_key, value: unknown) => {
+    if (typeof value !== 'object' || value === null || !('$ref' in value)) return value;
+    const { $ref: reference, ...rest } = value;
+    if (reference === `${prefix}Object`) return { type: 'object' };
+    return reference === `${prefix}Array` ? { ...rest, type: 'array' } : value;
+  }) as Readonly<Record<string, object>>; // schemas are objects
 }
 
 /** A contract class and all it refers to as JSON Schema, from the rules that validate it; fields it does not know are refused. */
