@@ -5,7 +5,8 @@ export default defineConfig({
   testDir: './tests',
   outputDir: './results',
   fullyParallel: false,
-  workers: 1,
+  // each has a Leiter of its own
+  workers: 2,
   retries: 0,
   timeout: 60_000,
   expect: { timeout: 10_000 },

@@ -201,8 +201,7 @@ test('A finding is let stand with a reason, kept over a reload, and opened again
 
 test('The next class is the last one, one step further; and it goes on paper and into a file', async ({ page, leiter }) => {
   await signIn(page, leiter, 'gymnastics');
-  const coming = await ask<readonly { group: { name: string }; class: { id: string } | null }[]>(page, 'coming-classes');
-  const id = coming.find(({ group }) => group.name === 'Kittiwakes')?.class?.id ?? '';
+  const id = await freshClass(page, 'gymnastics');
   await page.goto(`${leiter.url}/classes/${id}/plan`);
   const earlier = page.getByRole('region', { name: 'From an earlier class' });
   await expect(earlier.getByText(/was shown, so .+ comes next|stays: not enough children/)).toBeVisible();
