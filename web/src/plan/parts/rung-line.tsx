@@ -63,7 +63,8 @@ const Dose = styled.span({
   whiteSpace: 'nowrap',
   overflow: 'hidden',
   textOverflow: 'ellipsis',
-  minWidth: 0,
+  flexShrink: 0,
+  maxWidth: '45%',
 });
 const Versions = styled.span({
   fontSize: 11.5,
@@ -71,7 +72,10 @@ const Versions = styled.span({
   border: `1px solid ${palette.line}`,
   borderRadius: 4,
   padding: '0 5px',
-  flexShrink: 0,
+  minWidth: 0,
+  whiteSpace: 'nowrap',
+  overflow: 'hidden',
+  textOverflow: 'ellipsis',
   backgroundColor: palette.paper,
 });
 const Takes = styled.span({ marginLeft: 'auto', fontFamily: headingFont, fontSize: 13.5, paddingLeft: 8, flexShrink: 0 });
@@ -138,7 +142,7 @@ export const RungLine = memo(function RungLine({
           {doseText(item.dose)}
           {sides && `, ${sides}`}
         </Dose>
-        {versionsText !== '' && <Versions>{versionsText}</Versions>}
+        {versionsText !== '' && <Versions title={versionsText}>{versionsText}</Versions>}
         {worst && <SeverityMark severity={worst} />}
         <Takes>{clockText(timed.seconds)}</Takes>
       </Face>
