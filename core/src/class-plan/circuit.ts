@@ -55,6 +55,8 @@ export function rowsOf(plan: ClassPlan): readonly Row[] {
 
 /** All that is taught in the order in which it is taught, each round of a circuit after the one before. */
 export function passesThrough(plan: ClassPlan): readonly Pass[] {
+  if (plan.circuits === undefined)
+    return plan.sections.flatMap((section) => section.items.map((item) => ({ item, section, round: 1, rounds: 1, roundRestSeconds: 0 })));
   return rowsOf(plan).flatMap(({ section, circuit, items }) => {
     const rounds = circuit?.rounds ?? 1;
     return Array.from({ length: rounds }, (_, index) =>

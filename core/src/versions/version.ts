@@ -62,14 +62,11 @@ export function versionsOf(items: readonly TimedItem[], library: Library, contex
   const kept = keptFor(library, context);
   if (items.every(({ item }) => kept.byItem.has(item))) return items.flatMap(({ item }) => kept.byItem.get(item) ?? []);
   const abilities = context.children.map((child) => abilityOf(child, context.ladder));
-  const standIns = new Map<MovementSlug, readonly Movement[]>();
-  /** The same for all children, and asked only where somebody needs it. */
-  const standInsOf = (movement: Movement): readonly Movement[] => {
-    const known = standIns.get(movement.slug) ?? sameUse(movement, library);
-    standIns.set(movement.slug, known);
-    return known;
+  const search: Search = {
+    ...context,
+    relativesOf: askedOnce((movement) => easierRelatives(movement, library)),
+    standInsOf: askedOnce((movement) => sameUse(movement, library)),
   };
-  const search: Search = { ...context, library, standInsOf };
   return items.flatMap(({ item, movement }) => {
     const versions = kept.byItem.get(item) ?? abilities.map((ability) => versionOf(item, movement, ability, search));
     kept.byItem.set(item, versions);
@@ -96,9 +93,19 @@ function keptFor(library: Library, { children, ladder, startsAt }: VersionContex
   return kept;
 }
 
+/** What else there is for a movement: the same for all children, and looked for only where somebody needs it. */
 interface Search extends VersionContext {
-  readonly library: Library;
+  readonly relativesOf: (movement: Movement) => readonly Movement[];
   readonly standInsOf: (movement: Movement) => readonly Movement[];
+}
+
+function askedOnce(ask: (movement: Movement) => readonly Movement[]): (movement: Movement) => readonly Movement[] {
+  const answers = new Map<MovementSlug, readonly Movement[]>();
+  return (movement) => {
+    const answer = answers.get(movement.slug) ?? ask(movement);
+    answers.set(movement.slug, answer);
+    return answer;
+  };
 }
 
 function versionOf(item: Item, movement: Movement, ability: Ability, context: Search): Version {
@@ -126,9 +133,8 @@ function versionOf(item: Item, movement: Movement, ability: Ability, context: Se
     if (!found) return reckoned(tier, movement.slug, bar);
     bar = found;
   }
-  const relative =
-    easierRelative(movement, ability, context.library, context) ??
-    context.standInsOf(movement).find((one) => barOf(one, 'core', ability, context) === null);
+  const fits = (one: Movement): boolean => barOf(one, 'core', ability, context) === null;
+  const relative = context.relativesOf(movement).find(fits) ?? context.standInsOf(movement).find(fits);
   return reckoned(relative ? 'instead' : null, relative?.slug ?? movement.slug, bar);
 }
 
@@ -157,22 +163,23 @@ function barOf(movement: Movement, tier: TierName, ability: Ability, { ladder, s
   return need === undefined ? null : { kind: 'home', need };
 }
 
-/** The nearest of what is done instead and what comes before that the child can do as it stands. */
-function easierRelative(movement: Movement, ability: Ability, library: Library, context: VersionContext): Movement | null {
+/** What is done instead and what comes before, and before that: the nearest first. */
+function easierRelatives(movement: Movement, library: Library): readonly Movement[] {
   const seen = new Set([movement.slug]);
+  const found: Movement[] = [];
   let open: readonly Movement[] = [movement];
   for (let distance = 1; distance <= furthestRelative && open.length > 0; distance += 1) {
-    const slugs = open.flatMap(({ instead, prerequisites }) => [
-      ...(instead === null ? [] : [instead]),
-      ...prerequisites.map((one) => one.movement),
-    ]);
-    const relatives = [...new Set(slugs)].filter((slug) => !seen.has(slug)).flatMap((slug) => library.get(slug) ?? []);
-    const fitting = relatives.find((one) => barOf(one, 'core', ability, context) === null);
-    if (fitting) return fitting;
-    for (const { slug } of relatives) seen.add(slug);
-    open = relatives;
+    const next: Movement[] = [];
+    for (const { instead, prerequisites } of open)
+      for (const slug of [...(instead === null ? [] : [instead]), ...prerequisites.map((one) => one.movement)]) {
+        const relative = seen.has(slug) ? undefined : library.get(slug);
+        seen.add(slug);
+        if (relative) next.push(relative);
+      }
+    found.push(...next);
+    open = next;
   }
-  return null;
+  return found;
 }
 
 /** What stands in for a stretch, a warm-up or a game need not be a step towards it; for a skill it has to be. */

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { severities, wordsOf, type Evaluation, type Finding, type Library, type PlanEdit } from '@leiter/core';
+import { severities, wordsOf, type Evaluation, type Finding, type FindingWords, type Library, type PlanEdit } from '@leiter/core';
 import { memo, useState } from 'react';
 import { palette } from '../../shared/palette';
 import { plural } from '../../shared/words';
@@ -51,8 +51,7 @@ export const FindingsList = memo(function FindingsList({ evaluation, library, on
           <OpenFinding
             key={keyOf(finding)}
             finding={finding}
-            evaluation={evaluation}
-            library={library}
+            words={wordsOf(finding, evaluation.timeline, library)}
             onEdit={onEdit}
             onChoose={onChoose}
           />
@@ -82,9 +81,19 @@ export const FindingsList = memo(function FindingsList({ evaluation, library, on
   );
 });
 
-function OpenFinding({ finding, evaluation, library, onEdit, onChoose }: Props & { readonly finding: Finding }) {
+interface FindingProps extends Pick<Props, 'onEdit' | 'onChoose'> {
+  readonly finding: Finding;
+  readonly words: FindingWords;
+}
+
+/** A finding is a new object after every key; it is drawn anew only when it says or mends something else. */
+function isSameFinding(before: FindingProps, after: FindingProps): boolean {
+  const told = ({ finding, words }: FindingProps): string => JSON.stringify([words, finding.severity, finding.itemIds, finding.mend]);
+  return before.onEdit === after.onEdit && before.onChoose === after.onChoose && told(before) === told(after);
+}
+
+const OpenFinding = memo(function OpenFinding({ finding, words, onEdit, onChoose }: FindingProps) {
   const [reason, setReason] = useState<string | null>(null);
-  const words = wordsOf(finding, evaluation.timeline, library);
   const look = looks[finding.severity];
   const first = finding.itemIds[0];
   return (
@@ -157,4 +166,4 @@ function OpenFinding({ finding, evaluation, library, onEdit, onChoose }: Props &
       )}
     </Box>
   );
-}
+}, isSameFinding);

@@ -23,9 +23,12 @@ interface Props {
   readonly children: ReactNode;
 }
 
+/** One object for good: a new one would draw everything that can be dragged anew at every key. */
+const pointer = { activationConstraint: { distance: 6 } } as const;
+
 /** Dragging on the Plan page: an item to another place, a movement from the library to where it is wanted. */
 export function PlanDrag({ library, onMove, onAdd, children }: Props) {
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const sensors = useSensors(useSensor(PointerSensor, pointer));
   const [carried, setCarried] = useState<Movement | null>(null);
   const fromLibrary = (id: string): Movement | undefined => library.get(id.replace(/^library:/, ''));
   const start = ({ active }: DragStartEvent): void => {

@@ -28,57 +28,48 @@ const isAllCore = ({ easier, harder, instead, none }: VersionCounts): boolean =>
 
 const chosenPaper = '#EAF2F2';
 
-// styles that do not change: what changes – the place – is an attribute, so that a key does not make new rules for every rung
-const Face = styled.button({
-  display: 'flex',
-  alignItems: 'center',
-  gap: 8,
-  width: '100%',
-  height: '100%',
-  padding: '0 10px 0 0',
-  border: 0,
-  borderBottom: `2px solid ${palette.line}`,
-  outlineOffset: -1,
-  backgroundColor: '#FFFFFF',
-  font: 'inherit',
-  color: palette.ink,
-  cursor: 'grab',
-  textAlign: 'left',
-  overflow: 'hidden',
-  '&[data-over]': { borderBottomColor: palette.primary },
-  '&[aria-current]': { outline: `2px solid ${palette.primary}`, backgroundColor: chosenPaper },
+/**
+ * The list of the rungs. The styles of all its parts are made once, for the list: a styled part in each of fifty rungs would
+ * be worked out anew at every key. What changes – the place – is an attribute.
+ */
+export const Rungs = styled.ul({
+  listStyle: 'none',
+  margin: 0,
+  padding: 0,
+  '& > li > button': {
+    display: 'flex',
+    alignItems: 'center',
+    gap: 8,
+    width: '100%',
+    height: '100%',
+    padding: '0 10px 0 0',
+    border: 0,
+    borderBottom: `2px solid ${palette.line}`,
+    outlineOffset: -1,
+    backgroundColor: '#FFFFFF',
+    font: 'inherit',
+    color: palette.ink,
+    cursor: 'grab',
+    textAlign: 'left',
+    overflow: 'hidden',
+  },
+  '& > li > button[data-over]': { borderBottomColor: palette.primary },
+  '& > li > button[aria-current]': { outline: `2px solid ${palette.primary}`, backgroundColor: chosenPaper },
+  '& .name, & .dose, & .versions': { whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' },
+  '& .name': { fontSize: 14.5, flexShrink: 0, maxWidth: '55%' },
+  '& .name[data-strong]': { fontWeight: 700 },
+  '& .dose': { fontSize: 13, color: palette.soft, flexShrink: 0, maxWidth: '45%' },
+  '& .versions': {
+    fontSize: 11.5,
+    color: palette.primary,
+    border: `1px solid ${palette.line}`,
+    borderRadius: 4,
+    padding: '0 5px',
+    minWidth: 0,
+    backgroundColor: palette.paper,
+  },
+  '& .takes': { marginLeft: 'auto', fontFamily: headingFont, fontSize: 13.5, paddingLeft: 8, flexShrink: 0 },
 });
-const Name = styled.span({
-  fontSize: 14.5,
-  whiteSpace: 'nowrap',
-  overflow: 'hidden',
-  textOverflow: 'ellipsis',
-  flexShrink: 0,
-  maxWidth: '55%',
-  '&[data-strong]': { fontWeight: 700 },
-});
-const Dose = styled.span({
-  fontSize: 13,
-  color: palette.soft,
-  whiteSpace: 'nowrap',
-  overflow: 'hidden',
-  textOverflow: 'ellipsis',
-  flexShrink: 0,
-  maxWidth: '45%',
-});
-const Versions = styled.span({
-  fontSize: 11.5,
-  color: palette.primary,
-  border: `1px solid ${palette.line}`,
-  borderRadius: 4,
-  padding: '0 5px',
-  minWidth: 0,
-  whiteSpace: 'nowrap',
-  overflow: 'hidden',
-  textOverflow: 'ellipsis',
-  backgroundColor: palette.paper,
-});
-const Takes = styled.span({ marginLeft: 'auto', fontFamily: headingFont, fontSize: 13.5, paddingLeft: 8, flexShrink: 0 });
 
 /** One item of the running order: as tall as it is long, dragged or chosen. */
 export const RungLine = memo(function RungLine({
@@ -118,7 +109,7 @@ export const RungLine = memo(function RungLine({
         ...(transform ? { transform: `translateY(${String(transform.y)}px)` } : {}),
       }}
     >
-      <Face
+      <button
         type="button"
         ref={setDragged}
         {...listeners}
@@ -137,15 +128,21 @@ export const RungLine = memo(function RungLine({
       >
         <EffortBand effort={movement.effort} />
         <Figure movement={movement} size={26} behind={isChosen ? chosenPaper : '#FFFFFF'} />
-        <Name data-strong={isFocus || isChosen ? '' : undefined}>{movement.name}</Name>
-        <Dose>
+        <span className="name" data-strong={isFocus || isChosen ? '' : undefined}>
+          {movement.name}
+        </span>
+        <span className="dose">
           {doseText(item.dose)}
           {sides && `, ${sides}`}
-        </Dose>
-        {versionsText !== '' && <Versions title={versionsText}>{versionsText}</Versions>}
+        </span>
+        {versionsText !== '' && (
+          <span className="versions" title={versionsText}>
+            {versionsText}
+          </span>
+        )}
         {worst && <SeverityMark severity={worst} />}
-        <Takes>{clockText(timed.seconds)}</Takes>
-      </Face>
+        <span className="takes">{clockText(timed.seconds)}</span>
+      </button>
     </li>
   );
 }, isSameRung);
@@ -157,8 +154,8 @@ function isSameRung(before: RungProps, after: RungProps): boolean {
   return (
     one.item === other.item &&
     one.movement === other.movement &&
-    one.startSecond === other.startSecond &&
-    one.seconds === other.seconds &&
+    timeOfDay(before.startsAt, one.startSecond) === timeOfDay(after.startsAt, other.startSecond) &&
+    clockText(one.seconds) === clockText(other.seconds) &&
     countsText(counted) === countsText(counts) &&
     (Object.keys(plain) as (keyof typeof plain)[]).every((key) => plain[key] === rest[key])
   );

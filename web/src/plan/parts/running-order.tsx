@@ -1,4 +1,5 @@
 import { useDroppable } from '@dnd-kit/core';
+import styled from '@emotion/styled';
 import Box from '@mui/material/Box';
 import { bodyAt, firstRounds, versionCounts, type ClassPlan, type Evaluation, type Finding, type Severity } from '@leiter/core';
 import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
@@ -9,7 +10,7 @@ import { CircuitMarks } from './circuit-marks';
 import { EffortRibbon } from './effort-ribbon';
 import { ClockMarks, SectionLabels } from './ladder-margin';
 import { RegionColumns, RegionHeads } from './region-columns';
-import { RungLine } from './rung-line';
+import { RungLine, Rungs } from './rung-line';
 
 interface Props {
   readonly plan: ClassPlan;
@@ -22,6 +23,53 @@ interface Props {
   /** A line to write on below an item, while there is one; it is told how far from the top it stands. */
   readonly writing: { readonly after: string; readonly line: (top: number) => ReactNode } | null;
 }
+
+// drawn anew at every key: see ladder-margin
+const Frame = styled.section({ flex: 1, minWidth: 0, overflowY: 'auto', overflowX: 'hidden', '&:focus-visible': { outlineOffset: -3 } });
+const Columns = styled.div({
+  display: 'grid',
+  gridTemplateColumns: '48px 74px minmax(300px, 1fr) 60px auto',
+  columnGap: 6,
+  padding: '6px 12px 16px',
+});
+const Rails = styled.div({
+  gridRow: 2,
+  gridColumn: 3,
+  position: 'relative',
+  '&::before, &::after': {
+    content: '""',
+    position: 'absolute',
+    top: -4,
+    bottom: -4,
+    width: 4,
+    borderRadius: 2,
+    backgroundColor: palette.ink,
+  },
+  '&::before': { left: 0 },
+  '&::after': { right: 0 },
+});
+/** Marks where the item pointed at stands in what is drawn beside the ladder. */
+const Band = styled.div({
+  position: 'absolute',
+  left: -6,
+  right: 0,
+  backgroundColor: '#DDEAEA',
+  borderTop: `1px solid ${palette.primary}`,
+  borderBottom: `1px solid ${palette.primary}`,
+  mixBlendMode: 'multiply',
+  pointerEvents: 'none',
+});
+const BodyLine = styled.div({
+  position: 'sticky',
+  bottom: 0,
+  minHeight: 30,
+  padding: '5px 12px',
+  fontSize: 13,
+  lineHeight: 1.35,
+  backgroundColor: palette.paper,
+  borderTop: `1px solid ${palette.line}`,
+  zIndex: 4,
+});
 
 /** The running order as a ladder that leans on a clock: ruler, sections, rungs, effort, regions on one axis. */
 export function RunningOrder(props: Props) {
@@ -37,126 +85,55 @@ export function RunningOrder(props: Props) {
   const body = shown && bodyAt(evaluation.timeline, shown.itemId);
   const below = props.writing && ruler.rungs.get(props.writing.after);
   return (
-    <>
-      <Box
-        ref={frame}
-        component="section"
-        aria-label="Running order"
-        tabIndex={0}
-        sx={{ flex: 1, minWidth: 0, overflowY: 'auto', overflowX: 'hidden', '&:focus-visible': { outlineOffset: '-3px' } }}
-      >
-        <Box
-          sx={{
-            display: 'grid',
-            gridTemplateColumns: '48px 74px minmax(300px, 1fr) 60px auto',
-            columnGap: '6px',
-            px: 1.5,
-            pt: 0.75,
-            pb: 2,
-          }}
-        >
-          <Box sx={{ gridColumn: '4', fontSize: 12, color: palette.soft }}>effort</Box>
-          <Box sx={{ gridColumn: '5' }}>
-            <RegionHeads items={items} />
-          </Box>
-          <ClockMarks ruler={ruler} startsAt={startsAt} totalSeconds={totalSeconds} />
-          <SectionLabels
-            plan={plan}
-            timeline={evaluation.timeline}
-            ruler={ruler}
-            chosen={props.chosenSection}
-            onChoose={props.onChooseSection}
-          />
-          <Box
-            style={{ height: ruler.height }}
-            sx={{
-              gridRow: 2,
-              gridColumn: 3,
-              position: 'relative',
-              '&::before, &::after': {
-                content: '""',
-                position: 'absolute',
-                top: -4,
-                bottom: -4,
-                width: 4,
-                borderRadius: 2,
-                backgroundColor: palette.ink,
-              },
-              '&::before': { left: 0 },
-              '&::after': { right: 0 },
-            }}
-          >
-            {plan.sections.map((section) => section.items.length === 0 && <EmptyRung key={section.id} id={section.id} ruler={ruler} />)}
-            <CircuitMarks plan={plan} ruler={ruler} onChoose={props.onChoose} />
-            {props.writing && below && props.writing.line(below.top + below.height)}
-            <Box component="ul" aria-label="Items" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-              {firstRounds(items).map((timed) => (
-                <RungLine
-                  key={timed.item.id}
-                  timed={timed}
-                  top={ruler.rungs.get(timed.item.id)?.top ?? 0}
-                  height={ruler.rungs.get(timed.item.id)?.height ?? 0}
-                  startsAt={startsAt}
-                  isChosen={timed.item.id === props.chosen}
-                  isFocus={plan.focus.includes(timed.movement.slug)}
-                  worst={worst.get(timed.item.id) ?? null}
-                  counts={counts.get(timed.item.id)}
-                  onChoose={props.onChoose}
-                  onPoint={setPointed}
-                />
-              ))}
-            </Box>
-          </Box>
-          <Box sx={{ gridRow: 2, gridColumn: 4, position: 'relative' }}>
-            {shown && <Band top={shown.top} height={shown.height} />}
-            <EffortRibbon curve={evaluation.effort} ruler={ruler} />
-          </Box>
-          <Box sx={{ gridRow: 2, gridColumn: 5, position: 'relative' }}>
-            {shown && <Band top={shown.top} height={shown.height} />}
-            <RegionColumns items={items} ruler={ruler} />
-          </Box>
-        </Box>
-        <Box
-          role="status"
-          aria-label="What it asks of bodies"
-          sx={{
-            position: 'sticky',
-            bottom: 0,
-            minHeight: 30,
-            px: 1.5,
-            py: 0.6,
-            fontSize: 13,
-            lineHeight: 1.35,
-            backgroundColor: palette.paper,
-            borderTop: `1px solid ${palette.line}`,
-            color: body ? palette.ink : palette.soft,
-            zIndex: 4,
-          }}
-        >
-          {body ? bodyWords(body) : 'Point at an item, or choose one: here is what it asks of bodies.'}
-        </Box>
-      </Box>
-    </>
-  );
-}
-
-/** Marks where the item pointed at stands in what is drawn beside the ladder. */
-function Band({ top, height }: { readonly top: number; readonly height: number }) {
-  return (
-    <Box
-      aria-hidden="true"
-      style={{ top, height }}
-      sx={{
-        position: 'absolute',
-        left: -6,
-        right: 0,
-        backgroundColor: '#DDEAEA',
-        borderTop: `1px solid ${palette.primary}`,
-        borderBottom: `1px solid ${palette.primary}`,
-        mixBlendMode: 'multiply',
-        pointerEvents: 'none',
-      }}
-    />
+    <Frame ref={frame} aria-label="Running order" tabIndex={0}>
+      <Columns>
+        <div style={{ gridColumn: 4, fontSize: 12, color: palette.soft }}>effort</div>
+        <div style={{ gridColumn: 5 }}>
+          <RegionHeads items={items} />
+        </div>
+        <ClockMarks ruler={ruler} startsAt={startsAt} totalSeconds={totalSeconds} />
+        <SectionLabels
+          plan={plan}
+          timeline={evaluation.timeline}
+          ruler={ruler}
+          chosen={props.chosenSection}
+          onChoose={props.onChooseSection}
+        />
+        <Rails style={{ height: ruler.height }}>
+          {plan.sections.map((section) => section.items.length === 0 && <EmptyRung key={section.id} id={section.id} ruler={ruler} />)}
+          <CircuitMarks plan={plan} ruler={ruler} onChoose={props.onChoose} />
+          {props.writing && below && props.writing.line(below.top + below.height)}
+          <Rungs aria-label="Items">
+            {firstRounds(items).map((timed) => (
+              <RungLine
+                key={timed.item.id}
+                timed={timed}
+                top={ruler.rungs.get(timed.item.id)?.top ?? 0}
+                height={ruler.rungs.get(timed.item.id)?.height ?? 0}
+                startsAt={startsAt}
+                isChosen={timed.item.id === props.chosen}
+                isFocus={plan.focus.includes(timed.movement.slug)}
+                worst={worst.get(timed.item.id) ?? null}
+                counts={counts.get(timed.item.id)}
+                onChoose={props.onChoose}
+                onPoint={setPointed}
+              />
+            ))}
+          </Rungs>
+        </Rails>
+        <div style={{ gridRow: 2, gridColumn: 4, position: 'relative' }}>
+          {shown && <Band aria-hidden="true" style={{ top: shown.top, height: shown.height }} />}
+          <EffortRibbon curve={evaluation.effort} ruler={ruler} />
+        </div>
+        <div style={{ gridRow: 2, gridColumn: 5, position: 'relative' }}>
+          {shown && <Band aria-hidden="true" style={{ top: shown.top, height: shown.height }} />}
+          <RegionColumns items={items} ruler={ruler} />
+        </div>
+      </Columns>
+      <BodyLine role="status" aria-label="What it asks of bodies" style={{ color: body ? palette.ink : palette.soft }}>
+        {body ? bodyWords(body) : 'Point at an item, or choose one: here is what it asks of bodies.'}
+      </BodyLine>
+    </Frame>
   );
 }
 
