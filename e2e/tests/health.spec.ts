@@ -39,4 +39,11 @@ test('What a family tells of a sprained wrist is seen by who teaches the child, 
   await page.goto(`${leiter.url}/children/${child?.id ?? ''}`);
   await expect(page.getByRole('region', { name: 'Health' }).getByText('For those who teach its groups only.')).toBeVisible();
   await expect(page.getByText('Sprained')).toHaveCount(0);
+
+  // healed: the note is taken back, and nothing of it stays
+  await page.request.delete(`${leiter.url}/api/session`);
+  await signIn(page, leiter, 'gymnastics');
+  await page.goto(`${leiter.url}/children/${child?.id ?? ''}`);
+  await health.getByRole('button', { name: 'Take it back' }).click();
+  await expect(health.getByText('Nothing to mind.')).toBeVisible();
 });

@@ -277,13 +277,10 @@ class DemoTerm {
       startsAt: null,
       room: null,
     });
-    for (const {
-      first: { item, movement },
-      seconds,
-    } of itemTotals(timeline.items).values())
+    for (const { first, seconds } of itemTotals(timeline.items).values())
       await this.manager.query(
         'INSERT INTO item_time (class_id, item_id, club_id, movement_slug, planned_seconds, real_seconds) VALUES ($1, $2, $3, $4, $5, $6)',
-        [session.id, item.id, this.clubId, movement.slug, seconds, seconds * this.realShare(movement.kind)],
+        [session.id, first.item.id, this.clubId, first.movement.slug, seconds, seconds * this.realShare(first.movement.kind)],
       );
   }
 
