@@ -38,6 +38,13 @@ test('A warm-up is fitted to its song: the gap is shown, and a click closes it',
   await page.locator('body').click({ position: { x: 5, y: 700 } });
   await page.keyboard.press('Control+z');
   await expect(section.getByRole('status')).not.toContainText('it ends with the music');
+  // Esc leads back to the class, and so does the section pressed again
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: 'Fit to the clock' })).toBeVisible();
+  for (const isThere of [true, false]) {
+    await page.getByTitle('Put what is added at the end of “Warm-up”').click();
+    await expect(section).toBeVisible({ visible: isThere });
+  }
 });
 
 test('What comes here is written where one stands, with its dose, line after line', async ({ page, leiter }) => {
@@ -113,6 +120,7 @@ test('Who has the plan open sees within seconds what somebody else changed, and 
   // it is one step, like one's own
   await page.keyboard.press('Control+z');
   await expect(items(page)).toHaveCount(count);
+  await expect(page.getByText('changed it: shown')).toHaveCount(0);
   await expect(items(other)).toHaveCount(count, { timeout: 15_000 });
   await other.close();
 });

@@ -79,6 +79,11 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
   // what was chosen may be gone after an undo
   const chosen = wanted !== null && findItem(plan, wanted) ? wanted : null;
   const [sectionId, setSection] = useState<string | null>(null);
+  /** An item, or nothing: then the class as a whole is shown, whatever section was looked at. */
+  const choose = (id: string | null): void => {
+    setChosen(id);
+    if (id === null) setSection(null);
+  };
   const [isWriting, setWriting] = useState(false);
   const { state, settle, isNews, goOnFrom } = useAutosave(classId, plan, page.stored);
   const [open, setOpen] = useState<Exclude<ClassAction, 'calm'> | null>(null);
@@ -89,9 +94,11 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
   const input = useRef<HTMLInputElement>(null);
   const inspector = useRef<HTMLDivElement>(null);
 
+  const [news, setNews] = useState<ClassPlan | null>(null);
   const onNews = useCallback(
     (stored: StoredPlan): boolean => {
       if (!goOnFrom(stored)) return false;
+      setNews(stored.plan);
       store.setState({ plan: stored.plan });
       return true;
     },
@@ -132,7 +139,7 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
     store,
     library,
     chosen,
-    setChosen,
+    setChosen: choose,
     change,
     input,
     inspector,
@@ -149,7 +156,7 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
       about={aboutClass(page)}
       actions={
         <>
-          <SaveNote state={state} changedBy={changedBy} />
+          <SaveNote state={state} changedBy={plan === news ? changedBy : null} />
           <Gauge timeline={evaluation.timeline} lengthMinutes={page.class.lengthMinutes} startsAt={page.class.startsAt} />
           <GiveOut files={files} />
           <Button component={Link} to={`/classes/${classId}/teach`} variant="contained">
@@ -180,7 +187,8 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
           chosenSection={chosen === null ? sectionId : null}
           onChoose={setChosen}
           onChooseSection={(id) => {
-            setSection(id);
+            // pressed again, the class is shown
+            setSection(chosen === null && id === sectionId ? null : id);
             setChosen(null);
           }}
           writing={

@@ -184,6 +184,7 @@ export function usePlanKeys({ store, library, chosen, setChosen, change, input, 
       setChosen(null);
     },
     options,
+    [setChosen],
   );
   useHotkeys('enter', () => inspector.current?.focus(), { ...options, enabled: chosen !== null, ignoreEventWhen: isOnButton }, [chosen]);
 }

@@ -85,8 +85,7 @@ export function SectionLabels({ plan, timeline, ruler, chosen, onChoose }: Label
           }}
           style={{ top: ruler.sections[index]?.top ?? 0, height: ruler.sections[index]?.height ?? 0 }}
         >
-          {sectionWords[kind]}
-          <MusicLabel gap={gaps.find(({ target }) => 'section' in target && target.section === id)} />
+          {sectionWords[kind]} <MusicLabel gap={gaps.find(({ target }) => 'section' in target && target.section === id)} />
         </Label>
       ))}
     </Labels>
