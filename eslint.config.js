@@ -1,15 +1,20 @@
 import js from '@eslint/js';
-import boundaries from 'eslint-plugin-boundaries';
 import reactHooks from 'eslint-plugin-react-hooks';
 import { defineConfig, globalIgnores } from 'eslint/config';
 import tseslint from 'typescript-eslint';
 
 export default defineConfig(
-  globalIgnores(['**/dist/', '**/dist-test/', '**/node_modules/', '.leiter/', 'e2e/results/', 'coverage/']),
+  globalIgnores(['**/dist/', '**/dist-test/', '**/node_modules/', '.leiter/', '.leiter-test/', 'e2e/results/', 'coverage/']),
   {
     files: ['**/*.{js,mjs}'],
     extends: [js.configs.recommended],
-    languageOptions: { globals: { process: 'readonly', console: 'readonly', URL: 'readonly', fetch: 'readonly', setTimeout: 'readonly' } },
+    languageOptions: {
+      globals: Object.fromEntries(
+        'process console URL fetch AbortSignal performance setTimeout clearTimeout setInterval clearInterval'
+          .split(' ')
+          .map((name) => [name, 'readonly']),
+      ),
+    },
   },
   {
     files: ['**/*.{ts,tsx}'],
@@ -45,32 +50,6 @@ export default defineConfig(
     ),
   },
   { files: ['web/**/*.{ts,tsx}'], extends: [reactHooks.configs.flat['recommended-latest']] },
-  {
-    files: ['**/*.{ts,tsx}'],
-    plugins: { boundaries },
-    settings: {
-      'import/resolver': { typescript: { project: ['*/tsconfig.json'], noWarnOnMultipleProjects: true } },
-      'boundaries/elements': ['core', 'contract', 'server', 'web', 'e2e'].map((type) => ({ type, pattern: type })),
-    },
-    rules: {
-      'boundaries/dependencies': [
-        'error',
-        {
-          default: 'disallow',
-          policies: Object.entries({
-            core: [],
-            contract: ['core'],
-            server: ['core', 'contract'],
-            web: ['core', 'contract'],
-            e2e: [],
-          }).map(([from, to]) => ({
-            from: { element: { type: from } },
-            allow: [from, ...to].map((type) => ({ to: { element: { type } } })),
-          })),
-        },
-      ],
-    },
-  },
   {
     // the plain ESLint way, which needs no resolver
     files: ['core/src/**/*.ts'],

@@ -10,7 +10,8 @@ export default defineConfig({
     include: ['test/**/*.test.ts'],
     globalSetup: ['../tools/test-cluster.mjs'],
     setupFiles: ['reflect-metadata'],
-    fileParallelism: false,
+    // loading Nest and TypeORM anew for every file takes longer than the tests; what a file changes of the process it puts back
+    isolate: false,
     hookTimeout: 120_000,
     testTimeout: 30_000,
   },

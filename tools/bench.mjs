@@ -1,6 +1,6 @@
 // npm run bench: measures what has to be fast, beside what it is compared with, and keeps the figures in docs/bench.md.
 import { cpus, totalmem } from 'node:os';
-import { writeFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { cluster, freePort } from './cluster.mjs';
 import { requireChromium, requireNode, requirePackages, requirePostgres } from './requirements.mjs';
 import { bin, root, run, tsc } from './run.mjs';
@@ -38,11 +38,15 @@ function onDatabase(script) {
     database.destroy();
   }
 }
-const freePorts = [await freePort(), await freePort(), await freePort()];
+const freePorts = await Promise.all(Array.from({ length: 6 }, freePort));
 say('Measuring the board of a group …');
 const server = onDatabase('server/dist-test/bench/board.js');
 say('Measuring a large import, and judging a plan …');
 const imported = [...onDatabase('server/dist-test/bench/import.js'), ...onDatabase('server/dist-test/bench/preview.js')];
+say('Measuring events, the page of a class and the library …');
+const live = onDatabase('server/dist-test/bench/live.js');
+const [few, many, growth] = onDatabase('server/dist-test/bench/class-page.js');
+const library = onDatabase('server/dist-test/bench/library.js');
 say('Measuring the pages in the browser …');
 const browser = run(bin('playwright'), ['test', '--config', 'e2e/bench.config.ts']);
 if (browser.code !== 0) giveUp(browser.output);
@@ -85,6 +89,25 @@ ${table(
   'p95',
 )}
 
+## Events (server)
+
+${table(
+  wanted(live, (limit) => `p95 ≤ ${limit} ms`),
+  'p95',
+)}
+
+## The page of a class as marks grow (server)
+
+${table([few, many], 'p95')}
+
+With ten times the marks it takes ${growth.ratio.toFixed(2)} times as long (p95: ${growth.tailRatio.toFixed(2)} times); wanted: at most ${growth.limit}.
+
+## The library (server)
+
+| What | a second | bytes | wanted | connections |
+|---|---|---|---|---|
+${library.map((row) => `| ${row.name} | ${Math.round(row.perSecond)} | ${row.bytes} | ${row.limit === null ? '–' : `≥ ${row.limit}`} | ${row.connections} |`).join('\n')}
+
 ## Files (server)
 
 ${table(
@@ -103,6 +126,9 @@ ${table(
 
 HTTP, sign-in check and reckoning together take ${ratio.ratio.toFixed(2)} times the p95 of the same SQL sent by hand (median: ${ratio.medianRatio.toFixed(2)} times); wanted: at most ${ratio.limit}.
 `;
-writeFileSync(`${root}/docs/bench.md`, text);
+// the drill keeps its own figures at the end of the page
+const before = readFileSync(`${root}/docs/bench.md`, 'utf8');
+const drill = before.indexOf('## Drill');
+writeFileSync(`${root}/docs/bench.md`, `${text}${drill < 0 ? '' : `\n${before.slice(drill)}`}`);
 run(bin('prettier'), ['--write', 'docs/bench.md']);
 say(text);

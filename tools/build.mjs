@@ -27,14 +27,55 @@ function fingerprint() {
   return hash.digest('hex');
 }
 
-export function buildIfChanged() {
+/** The server in a few files: read in half the time that its thousand modules take. */
+export const serverFile = `${root}/server/dist/leiter.mjs`;
+
+/** What stays outside: binaries, what starts threads, what the packages find for themselves (one pg, and its types, for all), and what the packages ask for only where somebody has it. */
+const outside = new RegExp(
+  `^(${[
+    '@node-rs/',
+    'piscina',
+    'pg$',
+    '@nestjs/(microservices|websockets)',
+    'class-transformer/storage',
+    '(pg-native|mysql2?|sqlite3|better-sqlite3|mongodb|oracledb|sql\\.js|redis|ioredis|mssql|hdb-pool|ts-node)$',
+    '@sap/',
+    '@google-cloud/',
+    'react-native',
+    'expo',
+    'typeorm-aurora',
+  ].join('|')})`,
+);
+
+async function bundleServer() {
+  // not installed yet where this file is read
+  const { rolldown } = await import('rolldown');
+  const bundle = await rolldown({
+    input: { leiter: `${root}/server/dist/main.js` },
+    platform: 'node',
+    external: outside,
+    treeshake: false,
+    logLevel: 'silent',
+  });
+  await bundle.write({
+    dir: `${root}/server/dist`,
+    format: 'esm',
+    keepNames: true,
+    entryFileNames: '[name].mjs',
+    chunkFileNames: 'leiter-[name].mjs',
+  });
+  await bundle.close();
+}
+
+export async function buildIfChanged() {
   const stamp = `${root}/node_modules/.leiter-built`;
   const wanted = fingerprint();
-  const isThere = existsSync(`${root}/server/dist/main.js`) && existsSync(`${root}/web/dist/index.html`);
+  const isThere = existsSync(serverFile) && existsSync(`${root}/web/dist/index.html`);
   if (isThere && existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
   say('Building …');
   const types = run(process.execPath, [...tsc, '-b', 'core', 'contract', 'server']);
   if (types.code !== 0) giveUp(`The build failed:\n${types.output}`);
+  await bundleServer();
   const web = run(bin('vite'), ['build', '--logLevel', 'warn'], { cwd: `${root}/web` });
   if (web.code !== 0) giveUp(`The build of the interface failed:\n${web.output}`);
   writeFileSync(stamp, wanted);

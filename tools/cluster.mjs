@@ -27,6 +27,13 @@ export function cluster({ folder, port, isForTests }) {
       const { code, output } = call('start');
       if (code !== 0) giveUp(output.trim() || 'PostgreSQL did not start.');
     },
+    /** The process id of its postmaster; null where none runs. */
+    pid: () => Number(call('pid').stdout.trim()) || null,
+    /** Like start, but says why it did not work instead of ending the tool. */
+    tryStart: () => {
+      const { code, output } = call('start');
+      return code === 0 ? null : output.trim();
+    },
     url: (database) => call('url', ...(database ? [database] : [])).stdout.trim(),
     stop: () => call('stop'),
     destroy: () => {

@@ -51,9 +51,11 @@ export function requirePostgres() {
   installPackages(['postgresql'], ', or set LEITER_DATABASE_URL to a PostgreSQL server of your own');
 }
 
+/** A browser for tests: e2e/playwright.config.ts takes the first of these. */
 export function requireChromium() {
-  if (existsSync(process.env['CHROMIUM'] ?? '/usr/bin/chromium')) return;
-  installPackages(['chromium'], ', or set CHROMIUM to the path of one');
+  const own = process.env['CHROMIUM'];
+  if ((own ? [own] : ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium']).some((program) => existsSync(program))) return;
+  installPackages(['chromium-headless-shell'], ', or set CHROMIUM to the path of one');
 }
 
 /** Installs the packages of the lock file when it changed since the last time. */

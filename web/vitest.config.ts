@@ -8,7 +8,11 @@ export default mergeConfig(
     test: {
       name: 'web',
       environment: 'jsdom',
+      setupFiles: ['src/testing/browser.ts'],
       include: ['src/**/*.test.{ts,tsx}'],
+      // a whole page is drawn, on two busy cores
+      testTimeout: 20_000,
+      isolate: false,
     },
   }),
 );

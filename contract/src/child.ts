@@ -1,9 +1,10 @@
-import type { HealthNote } from '@leiter/core';
+import type { ChildLogEntry } from './child-log.js';
+import type { HealthNotes } from './health-note.js';
 import type { Attendance } from './class.js';
 import type { SyllabusResponse } from './syllabus.js';
 import type { ObservationResponse } from './observation.js';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsObject, IsUUID, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsObject, IsUUID, Max, Min, ValidateIf, ValidateNested } from 'class-validator';
 import { DayField } from './day-field.js';
 import { Household } from './household.js';
 import { Line } from './text.js';
@@ -53,9 +54,17 @@ export class ChangeChildRequest {
   leadSide?: 'left' | 'right';
 
   @MayBeLeftOut()
+  @IsObject({ message: 'What does the child have at home?' })
   @ValidateNested()
   @Type(() => Household)
   household?: Household;
+
+  /** The version of the home that was changed; where somebody changed it meanwhile, nothing is stored. */
+  @ValidateIf(({ household }: ChangeChildRequest, value: unknown) => household !== undefined || value !== undefined)
+  @IsInt({ message: 'Which version of the home was changed?' })
+  @Min(1)
+  @Max(2_000_000_000)
+  householdVersion?: number;
 
   @MayBeLeftOut()
   @IsArray()
@@ -74,6 +83,12 @@ export class MoveOverRequest {
   programme!: string;
 }
 
+/** Why a grade that was given is taken back. */
+export class TakeBackGradeRequest {
+  @Line({ most: 300 })
+  reason!: string;
+}
+
 export class AwardGradeRequest {
   @IsUUID('all', { message: 'Choose a grade.' })
   gradeId!: string;
@@ -86,6 +101,8 @@ export interface ChildResponse {
   readonly birthDate: string;
   readonly leadSide: 'left' | 'right';
   readonly household: Household;
+  /** Grows with each change of the home. */
+  readonly householdVersion: number;
   readonly archived: boolean;
   readonly groupIds: readonly string[];
   /** The grade earned per programme; a programme that is not in it has none yet. */
@@ -111,7 +128,9 @@ export interface ChildLadder {
 export interface ChildPageResponse {
   readonly child: ChildResponse;
   /** Null for who is not of the staff of its groups. */
-  readonly healthNotes: readonly HealthNote[] | null;
+  readonly health: HealthNotes | null;
+  /** Who changed who sees the child, and who wrote or read its health notes; the newest first, for its staff and the owner. */
+  readonly log: readonly ChildLogEntry[];
   readonly ladders: readonly ChildLadder[];
   readonly observations: readonly ObservationResponse[];
   readonly attendance: readonly {
@@ -120,4 +139,11 @@ export interface ChildPageResponse {
     readonly groupName: string;
     readonly status: Attendance;
   }[];
+}
+
+/** All that is kept of a child, for the family that asks for it. */
+export interface ChildRecordResponse extends Omit<ChildPageResponse, 'health'> {
+  /** Those that are over as well, as long as they are kept. */
+  readonly healthNotes: readonly HealthNotes['notes'][number][];
+  readonly enrolments: readonly { readonly groupName: string; readonly fromDay: string; readonly toDay: string | null }[];
 }

@@ -1,6 +1,8 @@
 import {
   checkIds,
   circuitLimits,
+  doseKindNames,
+  doseKinds,
   doseLimits,
   familiarities,
   itemSides,
@@ -10,13 +12,13 @@ import {
   tierNames,
   trackLimits,
   type CheckId,
-  type DoseNumber,
+  type Dose,
   type Familiarity,
   type ItemSides,
   type SectionKind,
   type TierName,
 } from '@leiter/core';
-import { Type } from 'class-transformer';
+import { plainToInstance, Transform, Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -44,66 +46,57 @@ function Within({ least, most }: { readonly least: number; readonly most: number
   return applyDecorators(Min(least, { message }), Max(most, { message }));
 }
 
-function DoseField(name: DoseNumber, kind: 'whole' | 'fraction'): PropertyDecorator {
-  return applyDecorators(
-    kind === 'whole' ? IsInt({ message: 'A whole number.' }) : IsNumber({}, { message: 'A number.' }),
-    Within(doseLimits[name]),
-  );
-}
+type DoseClass = new () => object;
 
-export class RepsDose {
-  kind!: 'reps';
-  @DoseField('sets', 'whole') sets!: number;
-  @DoseField('reps', 'whole') reps!: number;
-  @DoseField('secondsPerRep', 'fraction') secondsPerRep!: number;
-  @DoseField('restSeconds', 'fraction') restSeconds!: number;
-}
+/** One class a kind of dose, with the rules of its numbers, from the table of core. */
+const doseClasses: readonly { readonly name: Dose['kind']; readonly value: DoseClass }[] = doseKindNames.map((kind) => {
+  const name = `${kind.charAt(0).toUpperCase()}${kind.slice(1)}Dose`;
+  // the name of the class is the name of its schema
+  // eslint-disable-next-line @typescript-eslint/no-extraneous-class -- its rules are put on it below
+  const Made = { [name]: class {} }[name] as DoseClass;
+  IsIn([kind])(Made.prototype as object, 'kind');
+  for (const number of doseKinds[kind].numbers) {
+    const { least, most, isWhole } = doseLimits[number];
+    const rule = isWhole ? IsInt({ message: 'A whole number.' }) : IsNumber({}, { message: 'A number.' });
+    applyDecorators(rule, Within({ least, most }))(Made.prototype as object, number);
+  }
+  return { name: kind, value: Made };
+});
 
-export class HoldDose {
-  kind!: 'hold';
-  @DoseField('sets', 'whole') sets!: number;
-  @DoseField('holdSeconds', 'fraction') holdSeconds!: number;
-  @DoseField('restSeconds', 'fraction') restSeconds!: number;
-}
+const doseWords = `A dose is ${doseKindNames.slice(0, -1).join(', ')} or ${doseKindNames.at(-1) ?? ''}.`;
 
-export class TimedDose {
-  kind!: 'timed';
-  @DoseField('seconds', 'fraction') seconds!: number;
-}
-
-export class CountsDose {
-  kind!: 'counts';
-  @DoseField('eights', 'whole') eights!: number;
-  @DoseField('bpm', 'fraction') bpm!: number;
-  @DoseField('repeats', 'whole') repeats!: number;
-  @DoseField('countIn', 'whole') countIn!: number;
-}
-
-for (const dose of [RepsDose, HoldDose, TimedDose, CountsDose]) IsIn(['reps', 'hold', 'timed', 'counts'])(dose.prototype, 'kind');
-
-/** Stands for a dose whose kind is none of the four: it is refused with a sentence, not with a crash. */
-class UnknownDose {
-  @IsIn(['reps', 'hold', 'timed', 'counts'], { message: 'A dose is reps, hold, timed or counts.' })
+/** Stands for a dose of no kind that there is: it is refused with a sentence, not with a crash. */
+class DoseOfNoKind {
+  @IsIn(doseKindNames, { message: doseWords })
   kind!: never;
 }
 
-/** A dose of one of the four kinds, with the numbers of its kind. */
+/** The names of the classes of doses, as their schemas are called. */
+export const doseClassNames: readonly string[] = doseClasses.map(({ value }) => value.name);
+
+/** By this name the schema of a dose is known: one of the kinds, each with its numbers. */
+export const doseRule = 'doseOfAnyKind';
+
+/** A dose of one of the kinds, with the numbers of its kind. */
 export function DoseOfAnyKind(): PropertyDecorator {
+  const isDose = (value: unknown): boolean => value instanceof DoseOfNoKind || doseClasses.some((one) => value instanceof one.value);
   return applyDecorators(
-    ValidateNested({ message: 'How much is to be done?' }),
-    Type(() => UnknownDose, {
-      discriminator: {
-        property: 'kind',
-        subTypes: [
-          { name: 'reps', value: RepsDose },
-          { name: 'hold', value: HoldDose },
-          { name: 'timed', value: TimedDose },
-          { name: 'counts', value: CountsDose },
-        ],
-      },
-      keepDiscriminatorProperty: true,
+    Transform(({ value }: { value: unknown }) => {
+      if (typeof value !== 'object' || value === null || Array.isArray(value)) return value;
+      const kind = 'kind' in value ? value.kind : undefined;
+      return plainToInstance(doseClasses.find(({ name }) => name === kind)?.value ?? DoseOfNoKind, value);
     }),
+    ValidateNested({ message: 'How much is to be done?' }),
     IsObject({ message: 'This is missing.' }),
+    (target, property) => {
+      registerDecorator({
+        name: doseRule,
+        target: target.constructor,
+        propertyName: String(property),
+        options: { message: 'How much is to be done?' },
+        validator: { validate: isDose },
+      });
+    },
   );
 }
 
@@ -187,7 +180,7 @@ export class PlanItem {
   movement!: string;
 
   @DoseOfAnyKind()
-  dose!: RepsDose | HoldDose | TimedDose | CountsDose;
+  dose!: Dose;
 
   @IsIn(itemSides, { message: 'Which sides?' })
   sides!: ItemSides;
@@ -254,7 +247,13 @@ export class PlanSection {
   music?: TrackBody;
 }
 
+/** A class plan as it is stored and sent. */
 export class PlanDocument {
+  /** The version of the document's shape; left out by Leiters that wrote none. */
+  @MayBeLeftOut()
+  @IsIn([1], { message: 'This was written by a newer Leiter.' })
+  v?: 1;
+
   @IsArray()
   @ArrayMaxSize(mostSections, { message: `At most ${String(mostSections)} sections.` })
   @IsObject({ each: true, message: 'Not a part of a plan.' })

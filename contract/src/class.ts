@@ -1,9 +1,11 @@
 import type { AgeBand, ClassPlan, Exposure, KnownMark, MovementKind, SectionKind, Spares, TeachingRoom } from '@leiter/core';
-import { Type } from 'class-transformer';
+import { Transform, Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsIn, IsNumber, IsObject, IsUUID, Matches, Max, Min, ValidateNested } from 'class-validator';
+import { applyDecorators } from './apply-decorators.js';
 import { DayField } from './day-field.js';
 import type { ObservationResponse } from './observation.js';
 import type { BoardRow, GroupResponse } from './group.js';
+import type { ChildLogEntry } from './child-log.js';
 import type { Household } from './household.js';
 import { MayBeLeftOut } from './optional.js';
 import type { SyllabusResponse } from './syllabus.js';
@@ -27,11 +29,26 @@ export class AttendanceRequest {
   status!: Attendance;
 }
 
+/** Seconds of up to ten hours, to the hundredth: nobody measures finer, and smaller numbers cannot be stored. */
+function SecondsField(): PropertyDecorator {
+  return applyDecorators(
+    Transform(({ value }: { value: unknown }) => (typeof value === 'number' ? Math.round(value * 100) / 100 : value)),
+    IsNumber({}, { message: 'Seconds as a number.' }),
+    Min(0, { message: 'Not less than nothing.' }),
+    Max(36_000, { message: 'At most ten hours.' }),
+  );
+}
+
 /** What is known of the teaching of a class. */
 export class ChangeClassRequest {
   @MayBeLeftOut()
   @IsIn(['started', 'ended'])
   teaching?: 'started' | 'ended';
+
+  /** How long the class was really taught, sent as it ends: a try of a minute is no class. */
+  @MayBeLeftOut()
+  @SecondsField()
+  taughtSeconds?: number;
 
   /** How the stops that the checks found were dealt with, in the words of the one who teaches. */
   @MayBeLeftOut()
@@ -43,14 +60,10 @@ export class ItemTime {
   @Matches(/^[A-Za-z0-9_-]{1,64}$/, { message: 'Not an id.' })
   itemId!: string;
 
-  @IsNumber()
-  @Min(0)
-  @Max(36_000)
+  @SecondsField()
   plannedSeconds!: number;
 
-  @IsNumber()
-  @Min(0)
-  @Max(36_000)
+  @SecondsField()
   realSeconds!: number;
 }
 
@@ -124,7 +137,6 @@ export interface ClassPageResponse {
   readonly syllabus: SyllabusResponse | null;
 }
 
-/** Answer of a save on an old version: both are at hand, nothing is lost. */
 /** One item of a class that was taught: as it was planned, and as long as it really took. */
 export interface TaughtItem {
   readonly itemId: string;
@@ -148,8 +160,10 @@ export interface PlanVersion {
   readonly savedBy: string | null;
 }
 
+/** Answer of a save on an old version: both are at hand, nothing is lost. */
 export interface PlanConflict {
-  readonly current: StoredPlan;
+  /** Null where the plan is not there any more. */
+  readonly current: StoredPlan | null;
   readonly yours: ClassPlan;
 }
 
@@ -174,4 +188,6 @@ export interface TodayResponse {
   } | null;
   /** Classes taught in the last two weeks in which nobody was marked. */
   readonly withoutMarks: readonly ClassResponse[];
+  /** What others changed in the last two weeks about who sees the children that one teaches. */
+  readonly notices: readonly (ChildLogEntry & { readonly childId: string; readonly childName: string })[];
 }

@@ -1,6 +1,6 @@
-import { hazards, regions, type Hazard, type Region } from '@leiter/core';
+import { hazards, regions, type Hazard, type HealthNote, type Region } from '@leiter/core';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsIn, IsObject, ValidateIf, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsIn, IsInt, IsObject, Max, Min, ValidateIf, ValidateNested } from 'class-validator';
 import { DayField } from './day-field.js';
 import { Line } from './text.js';
 
@@ -27,10 +27,22 @@ export class HealthNoteBody {
 
 /** All notes of a child: what is not among them is gone. */
 export class SaveHealthNotesRequest {
+  /** The version that was changed; where somebody wrote meanwhile, nothing is stored. */
+  @IsInt({ message: 'Which version was changed?' })
+  @Min(1)
+  @Max(2_000_000_000)
+  version!: number;
+
   @IsArray({ message: 'A list of notes.' })
   @ArrayMaxSize(20, { message: 'At most 20 notes.' })
   @IsObject({ each: true, message: 'Each note is an object.' })
   @ValidateNested({ each: true })
   @Type(() => HealthNoteBody)
   notes!: HealthNoteBody[];
+}
+
+export interface HealthNotes {
+  /** Grows with each change. */
+  readonly version: number;
+  readonly notes: readonly HealthNote[];
 }

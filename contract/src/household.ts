@@ -1,6 +1,19 @@
 import { surfaces, type Surface } from '@leiter/core';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsNumber, IsOptional, IsString, Length, Max, Min, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsNumber,
+  IsObject,
+  IsString,
+  Length,
+  Max,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
 import { TimeOfDay } from './text.js';
 
 export const adultPlaces = ['in-the-room', 'in-the-next-room', 'not-at-hand'] as const;
@@ -42,7 +55,8 @@ export class Household {
   partner!: boolean;
 
   /** When the house has to be quiet; null when it never has to. */
-  @IsOptional()
+  @ValidateIf((_object: object, value: unknown) => value !== null)
+  @IsObject({ message: 'From when to when has it to be quiet?' })
   @ValidateNested()
   @Type(() => QuietHours)
   quietHours!: QuietHours | null;

@@ -1,23 +1,31 @@
+export { SaveRoomRequest, SignInRequest, type SessionResponse, type WelcomeResponse } from './session.js';
+export { MakeClubRequest } from './club.js';
 export {
-  SaveRoomRequest,
-  SignInRequest,
+  AcceptInvitationRequest,
+  ChangePasswordRequest,
+  ChangePersonRequest,
+  InviteRequest,
   roles,
+  type InvitationForGuest,
+  type InvitationResponse,
+  type MadeInvitation,
   type PersonResponse,
   type Role,
-  type SessionResponse,
-  type WelcomeResponse,
-} from './session.js';
-export { AddPersonRequest, MakeClubRequest } from './club.js';
+} from './person.js';
+export { PresenceRequest, topics, type LiveEvent, type Presence, type Topic } from './live.js';
 export { Household, QuietHours, adultPlaces, type AdultPlace } from './household.js';
 export {
   AddChildRequest,
   AwardGradeRequest,
   ChangeChildRequest,
   MoveOverRequest,
+  TakeBackGradeRequest,
   type ChildLadder,
+  type ChildRecordResponse,
   type ChildPageResponse,
   type ChildResponse,
 } from './child.js';
+export type { ChildLogEntry } from './child-log.js';
 export {
   AddGroupRequest,
   ChangeGroupRequest,
@@ -37,7 +45,7 @@ export {
 } from './syllabus.js';
 export { SpreadsheetRequest, type ChildrenImportResponse } from './spreadsheet.js';
 export { LibraryFile, ChangeMovementRequest, SaveMovementRequest, type LibraryImportResponse, type MovementResponse } from './library.js';
-export { PlanDocument, SavePlanRequest } from './class-plan.js';
+export { doseClassNames, doseRule, PlanDocument, SavePlanRequest } from './class-plan.js';
 export { SaveTemplateRequest, type TemplateResponse } from './plan-template.js';
 export {
   ImportPlanRequest,
@@ -65,6 +73,6 @@ export {
   type TaughtItem,
   type TodayResponse,
 } from './class.js';
-export { HealthNoteBody, SaveHealthNotesRequest } from './health-note.js';
+export { HealthNoteBody, SaveHealthNotesRequest, type HealthNotes } from './health-note.js';
 export { AddObservationRequest, type ObservationResponse } from './observation.js';
 export { type FieldProblem, type Problem } from './problem.js';

@@ -13,6 +13,7 @@ import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
   IsNumber,
@@ -22,11 +23,31 @@ import {
   Matches,
   Max,
   Min,
+  ValidateIf,
   ValidateNested,
+  registerDecorator,
 } from 'class-validator';
 import { DayField } from './day-field.js';
 import { Line } from './text.js';
 import { MayBeLeftOut } from './optional.js';
+
+/** A number that is at most what another field says. */
+function NotMoreThan(other: 'of'): PropertyDecorator {
+  return (target, property) => {
+    registerDecorator({
+      name: 'notMoreThan',
+      target: target.constructor,
+      propertyName: String(property),
+      options: { message: 'There cannot be more right ones than there were.' },
+      validator: {
+        validate: (value: unknown, context) => {
+          const most = (context?.object as MeasureFields | undefined)?.[other]; // the decorator is used on that class alone
+          return typeof most !== 'number' || (typeof value === 'number' && value <= most);
+        },
+      },
+    });
+  };
+}
 
 export class MeasureFields {
   @MayBeLeftOut()
@@ -41,16 +62,17 @@ export class MeasureFields {
   @Max(1000)
   reps?: number;
 
-  @MayBeLeftOut()
-  @IsInt()
-  @Min(0)
-  @Max(100)
+  @ValidateIf(({ of }: MeasureFields, value: unknown) => value !== undefined || of !== undefined)
+  @IsInt({ message: 'How many were right?' })
+  @Min(0, { message: 'How many were right?' })
+  @Max(100, { message: 'At most 100.' })
+  @NotMoreThan('of')
   correct?: number;
 
-  @MayBeLeftOut()
-  @IsInt()
-  @Min(1)
-  @Max(100)
+  @ValidateIf(({ correct }: MeasureFields, value: unknown) => value !== undefined || correct !== undefined)
+  @IsInt({ message: 'Out of how many?' })
+  @Min(1, { message: 'Out of how many?' })
+  @Max(100, { message: 'At most 100.' })
   of?: number;
 }
 
@@ -104,6 +126,11 @@ export class AddObservationRequest {
   @IsOptional()
   @IsUUID('all')
   supersedes!: string | null;
+
+  /** The mark that is superseded is taken back: nothing takes its place. */
+  @MayBeLeftOut()
+  @IsBoolean({ message: 'Say yes or no.' })
+  isWithdrawal?: boolean;
 }
 
 export interface ObservationResponse extends Observation {

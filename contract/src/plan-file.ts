@@ -7,6 +7,7 @@ import {
   sectionKinds,
   tierNames,
   type CheckId,
+  type Dose,
   type Familiarity,
   type ItemSides,
   type Mark,
@@ -33,19 +34,7 @@ import {
   ValidateNested,
   registerDecorator,
 } from 'class-validator';
-import {
-  CircuitsField,
-  DoseOfAnyKind,
-  MusicField,
-  id,
-  slug,
-  type CircuitBody,
-  type CountsDose,
-  type HoldDose,
-  type RepsDose,
-  type TimedDose,
-  type TrackBody,
-} from './class-plan.js';
+import { CircuitsField, DoseOfAnyKind, MusicField, id, slug, type CircuitBody, type TrackBody } from './class-plan.js';
 import { DayField } from './day-field.js';
 import { Household } from './household.js';
 import { MayBeLeftOut } from './optional.js';
@@ -68,10 +57,10 @@ export class PlanFileItem {
 
   @MayBeLeftOut()
   @DoseOfAnyKind()
-  dose?: RepsDose | HoldDose | TimedDose | CountsDose;
+  dose?: Dose;
 
   @MayBeLeftOut()
-  @IsIn(itemSides, { message: 'Which sides?' })
+  @IsIn(itemSides, { message: `The sides can be ${itemSides.join(', ')}.` })
   sides?: ItemSides;
 
   @MayBeLeftOut()
@@ -321,4 +310,6 @@ export interface PlanPreviewResponse {
 export interface PlanImportResponse {
   readonly addedMovements: readonly string[];
   readonly version: number;
+  /** Null as long as nothing was stored; with it, the import can be undone. */
+  readonly importId: string | null;
 }

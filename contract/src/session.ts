@@ -1,9 +1,7 @@
 import type { TeachingRoom } from '@leiter/core';
 import { Type } from 'class-transformer';
 import { IsNumber, IsObject, IsString, Max, MaxLength, Min, MinLength, ValidateIf, ValidateNested } from 'class-validator';
-
-export const roles = ['owner', 'instructor', 'assistant'] as const;
-export type Role = (typeof roles)[number];
+import type { PersonResponse } from './person.js';
 
 export class SignInRequest {
   @IsString({ message: 'Write your e-mail address.' })
@@ -61,13 +59,6 @@ export interface SessionResponse {
   readonly room: TeachingRoom | null;
   /** The day it is for the club. */
   readonly today: string;
-}
-
-export interface PersonResponse {
-  readonly id: string;
-  readonly name: string;
-  readonly email: string;
-  readonly role: Role;
 }
 
 /** What a visitor who is not signed in is told: whether a club is still to be made, and whom the demo offers. */

@@ -1,4 +1,5 @@
-export { accepted, refused, type Result } from './result.js';
+export { accepted, refused, type Result } from './values/result.js';
+export { itemSides, sidesText, sidesToChoose, type ItemSides } from './movement/sides.js';
 export type {
   ChildId,
   CircuitId,
@@ -14,12 +15,13 @@ export type {
   RequirementId,
   Seconds,
   SectionId,
-} from './unit.js';
-export { differingFields } from './differing-fields.js';
-export { groupBy } from './group-by.js';
-export { slugOf } from './slug-of.js';
-export { addDays, ageOn, daysBetween, isDay, weekdayOf } from './day.js';
-export { clockText, timeOfDay } from './clock-text.js';
+} from './values/unit.js';
+export { differingFields } from './values/differing-fields.js';
+export { documentFaultWords, isFields, openDocument, type DocumentFault } from './values/document.js';
+export { groupBy } from './values/group-by.js';
+export { slugOf } from './values/slug-of.js';
+export { addDays, ageOn, daysBetween, isDay, weekdayOf } from './values/day.js';
+export { clockText, timeOfDay } from './values/clock-text.js';
 export { regions, type Load, type Region } from './movement/region.js';
 export { regionWord } from './movement/region-word.js';
 export { movementKinds, type MovementKind } from './movement/kind.js';
@@ -27,8 +29,19 @@ export { sectionKinds, type SectionKind } from './movement/section-kind.js';
 export { hazards, type Hazard } from './movement/hazard.js';
 export { hazardWord } from './movement/hazard-word.js';
 export { effortWord, type Effort } from './movement/effort.js';
-export { doseFaults, doseLimits, numbersOf, stepDose, type Dose, type DoseNumber } from './movement/dose.js';
-export { doseText, sidesText } from './movement/dose-text.js';
+export {
+  doseFaults,
+  doseKindNames,
+  doseKinds,
+  doseLimits,
+  isDoseNumber,
+  numbersOf,
+  sameDose,
+  stepDose,
+  type Dose,
+  type DoseNumber,
+} from './movement/dose.js';
+export { doseText } from './movement/dose-text.js';
 export { readDose, writeDose } from './movement/read-dose.js';
 export { ageBandOf, ageBands, type AgeBand } from './movement/age-band.js';
 export {
@@ -44,13 +57,14 @@ export {
   type TierName,
 } from './movement/movement.js';
 export { libraryOf, type Library } from './movement/library.js';
+export { openMovement, writeMovement } from './movement/movement-document.js';
+export { openPlan, openTemplate, writePlan, writeTemplate } from './class-plan/plan-document.js';
 export { libraryFaultWords, libraryFormat, readLibrary, type LibraryFault } from './movement/library-file.js';
 export { doseDefinition, librarySchema, movementSchema } from './movement/library-schema.js';
-export { libraryChanges, type LibraryChanges } from './movement/library-changes.js';
+export { libraryIntake, type LibraryChanges, type LibraryIntake } from './movement/library-changes.js';
 export {
   familiarities,
   findItem,
-  itemSides,
   mostItems,
   mostSections,
   placedItems,
@@ -59,20 +73,28 @@ export {
   type ClassPlan,
   type Familiarity,
   type Item,
-  type ItemSides,
   type Section,
 } from './class-plan/class-plan.js';
 export { circuitFaultsIn, circuitLimits, newCircuit, rowsOf, type CircuitFault } from './class-plan/circuit.js';
 export { trackLimits, type Track } from './class-plan/music.js';
-export { fitToMusic, musicGaps, musicSettings, type MusicGap, type MusicTarget } from './class-plan/fit-to-music.js';
-export { applyEdit, applyEdits, isSameFinding, stepItem, type EditRefusal, type Place, type PlanEdit } from './class-plan/edit.js';
-export { itemOf, sidesToChoose } from './class-plan/new-item.js';
+export { fitToMusic, musicGaps, musicSettings, type MusicGap, type MusicTarget } from './composing/fit-to-music.js';
+export {
+  applyEdit,
+  applyEdits,
+  refusalWords,
+  isSameFinding,
+  stepItem,
+  type EditRefusal,
+  type Place,
+  type PlanEdit,
+} from './class-plan/edit.js';
+export { itemOf } from './class-plan/new-item.js';
 export { planFromTemplate, templateOf, templatesFor, type PlanTemplate } from './class-plan/template.js';
-export { calmerOrder, type CalmerOrder } from './class-plan/calmer-order.js';
-export { copyOf, stepFurther, type StepFurther } from './class-plan/step-further.js';
-export { fitToClock, type Fit, type FitStep } from './class-plan/fit-to-clock.js';
-export { fillSlot } from './class-plan/fill-slot.js';
-export { evaluatePlan, meanAge, type Evaluation, type EvaluationContext } from './class-plan/evaluation.js';
+export { calmerOrder, type CalmerOrder } from './composing/calmer-order.js';
+export { copyOf, stepFurther, type StepFurther } from './composing/step-further.js';
+export { fitToClock, type Fit, type FitStep } from './composing/fit-to-clock.js';
+export { fillSlot } from './composing/fill-slot.js';
+export { evaluatePlan, meanAge, type Evaluation, type EvaluationContext } from './composing/evaluation.js';
 export { abilityOf, type ChildInClass, type Home, type KnownMark } from './versions/child-in-class.js';
 export { sparedIn, sparesOn, type HealthNote, type Spares } from './versions/spares.js';
 export { homeNeeds, lacking, missingThings, type HomeNeed } from './versions/home-needs.js';
@@ -87,7 +109,8 @@ export { firstRounds, itemTotals, sectionSeconds, type ItemTotal, type TimedItem
 export { type Step, type StepSide } from './timing/step.js';
 export { bodyAt, type BodyAt } from './preparation/body-at.js';
 export { effortCurveOver, type EffortCurve } from './preparation/effort-curve.js';
-export { checkIds, severities, type CheckId, type Finding, type Severity } from './checks/finding.js';
+export { checkIds, type CheckId, type Finding } from './checks/all-checks.js';
+export { severities, type Severity } from './checks/finding.js';
 export { wordsOf, type FindingWords } from './checks/finding-words.js';
 export {
   syllabusFaults,
@@ -130,7 +153,7 @@ export {
 } from './record/observation.js';
 export { isMet, type SideStanding, type Standing, type StandingName } from './record/standing.js';
 export { verdictOn, type ChildOnLadder, type Missing, type Verdict } from './record/verdict.js';
-export { caughtUp, moved, positionOf, startRun, type Position, type Run, type RunMove } from './pacing/run.js';
+export { caughtUp, isTryOfAClass, moved, openRun, positionOf, startRun, type Position, type Run, type RunMove } from './pacing/run.js';
 export { blended, mirrored, type Pose, type Prop } from './figure/pose.js';
 export { poseNamed, poseNames } from './figure/pose-book.js';
 export { motionOf, poseAt, type Motion } from './figure/motion.js';
@@ -148,5 +171,7 @@ export {
   readChildrenTable,
   type ChildIntake,
   type ChildrenTableContext,
+  childKey,
+  familyInitialOf,
   type KnownChild,
 } from './formats/children-table.js';

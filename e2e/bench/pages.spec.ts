@@ -1,4 +1,4 @@
-import { expect, signIn, test } from '../tests/leiter.js';
+import { expect, openToday, test } from '../tests/leiter.js';
 
 /** Prints one row of the bench as a JSON line. */
 function tell(name: string, taken: readonly number[], limit: number | null): void {
@@ -8,7 +8,7 @@ function tell(name: string, taken: readonly number[], limit: number | null): voi
 }
 
 test('The library with 400 entries while it is scrolled', async ({ page, leiter }) => {
-  await signIn(page, leiter, 'owner');
+  await openToday(page, leiter, 'owner');
   const { format, movements } = (await (await page.request.get(`${leiter.url}/api/library/export`)).json()) as {
     readonly format: string;
     readonly movements: readonly { readonly slug: string; readonly name: string }[];
@@ -30,33 +30,38 @@ test('The library with 400 entries while it is scrolled', async ({ page, leiter 
   const box = await list.boundingBox();
   await page.mouse.move((box?.x ?? 0) + 100, (box?.y ?? 0) + 200);
   const frames: number[] = [];
-  for (let step = 0; step < 120; step++) {
-    await page.mouse.wheel(0, step < 60 ? 260 : -260);
-    frames.push(
-      await page.evaluate(
-        () =>
-          new Promise<number>((resolve) => {
-            const begun = performance.now();
-            requestAnimationFrame(() => {
+  const longest: number[] = [];
+  for (let run = 0; run < 10; run += 1) {
+    for (let step = 0; step < 60; step++) {
+      await page.mouse.wheel(0, step < 30 ? 520 : -520);
+      frames.push(
+        await page.evaluate(
+          () =>
+            new Promise<number>((resolve) => {
+              const begun = performance.now();
               requestAnimationFrame(() => {
-                resolve(performance.now() - begun);
+                requestAnimationFrame(() => {
+                  resolve(performance.now() - begun);
+                });
               });
-            });
-          }),
-      ),
+            }),
+        ),
+      );
+    }
+    longest.push(
+      await page.evaluate(async () => {
+        await new Promise((resolve) => setTimeout(resolve, 200));
+        return Math.max(0, ...(window as unknown as { longTasks: number[] }).longTasks.splice(0));
+      }),
     );
   }
-  const longTasks = await page.evaluate(() => (window as unknown as { longTasks: readonly number[] }).longTasks);
-  tell(`library with ${String(movements.length + more.length)} figures: two frames while it is scrolled`, frames, null);
-  tell(
-    `library with ${String(movements.length + more.length)} figures: longest task over 50 ms while it is scrolled (0: none)`,
-    longTasks.length === 0 ? [0] : longTasks,
-    50,
-  );
+  const figures = `library with ${String(movements.length + more.length)} figures`;
+  tell(`${figures}: two frames while it is scrolled`, frames, null);
+  tell(`${figures}: longest task over 50 ms of each run of scrolling (0: none)`, longest, 50);
 });
 
 test('The plan of 45 items and 30 children while it is written', async ({ page, leiter }) => {
-  await signIn(page, leiter, 'owner');
+  await openToday(page, leiter, 'owner');
   const ask = async <Answer>(path: string): Promise<Answer> =>
     (await (await page.request.get(`${leiter.url}/api/${path}`)).json()) as Answer;
   const groups = await ask<readonly { readonly id: string; readonly name: string }[]>('groups');
@@ -67,7 +72,7 @@ test('The plan of 45 items and 30 children while it is written', async ({ page, 
   );
   const text = ['name,birth date,group', ...list.map((line, index) => line.replace('Child ', `Child${String(index)} `))].join('\n');
   expect((await page.request.post(`${leiter.url}/api/children/table`, { data: { text } })).status()).toBe(200);
-  const day = '2032-02-02';
+  const day = new Date(Date.now() + 300 * 86_400_000).toISOString().slice(0, 10);
   const made = (await (await page.request.post(`${leiter.url}/api/classes`, { data: { groupId, day } })).json()) as { readonly id: string };
   const movements = (await ask<{ readonly movements: readonly { readonly slug: string }[] }>('library/export')).movements;
   const sections = (['warm-up', 'drills', 'cool-down'] as const).map((kind, section) => ({
@@ -99,5 +104,5 @@ test('The plan of 45 items and 30 children while it is written', async ({ page, 
     await page.waitForTimeout(120);
   }
   const taken = await page.evaluate(() => (window as unknown as { keyTimes: readonly number[] }).keyTimes);
-  tell('plan of 45 items and 30 children: from key to painted', taken.slice(10), 50);
+  tell('plan of 45 items and 30 children: from key to painted', taken.slice(10), 40);
 });

@@ -1,11 +1,10 @@
 import type { Page } from '@playwright/test';
-import { ask, expect, openClass, root, signIn, test, type Leiter } from '../tests/leiter.js';
+import { ask, expect, openClass, root, settled, openToday, test, type Leiter } from '../tests/leiter.js';
 
 const folder = `${root}docs/screenshots`;
 
 async function shoot(page: Page, name: string): Promise<void> {
-  await page.waitForLoadState('networkidle');
-  await page.evaluate(() => document.fonts.ready);
+  await settled(page);
   await page.mouse.move(1, 799);
   await page.screenshot({ path: `${folder}/${name}.png` });
 }
@@ -20,7 +19,7 @@ test('The main views of the demo club', async ({ page, leiter }) => {
   await page.goto(`${leiter.url}/sign-in`);
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   await shoot(page, 'sign-in');
-  await signIn(page, leiter, 'gymnastics');
+  await openToday(page, leiter, 'gymnastics');
   await shoot(page, 'today');
 
   const { id, group } = await openClass(page, 'Kittiwakes');
@@ -90,7 +89,7 @@ test('The main views of the demo club', async ({ page, leiter }) => {
   await page.getByRole('button', { name: 'Change', exact: true }).click();
   await expect(page.getByRole('list', { name: 'Grades, highest first' })).toBeVisible();
   await shoot(page, 'syllabus-change');
-  await page.getByRole('button', { name: 'Leave it' }).click();
+  await page.getByRole('button', { name: 'Close' }).click();
   await open(page, leiter, '/library');
   await shoot(page, 'library');
   await page.getByRole('button', { name: 'Figures' }).click();

@@ -1,4 +1,4 @@
-import { expect, signIn, test } from './leiter.js';
+import { expect, openToday, signIn, test } from './leiter.js';
 
 test('Somebody unknown and a wrong password are told the same, and what was typed stays', async ({ page, leiter }) => {
   await page.goto(`${leiter.url}/sign-in`);
@@ -55,7 +55,7 @@ test('A group with a name that is taken is refused at the field', async ({ page,
 });
 
 test('A grade that is earned is given, and the ladder shows the next one', async ({ page, leiter }) => {
-  await signIn(page, leiter, 'owner');
+  await openToday(page, leiter, 'owner');
   await page.getByRole('region', { name: 'Close to a grade' }).getByRole('link').first().click();
   const give = page.getByRole('button', { name: /^Give/ });
   await expect(give).toBeVisible();

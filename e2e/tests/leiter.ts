@@ -73,10 +73,21 @@ export class Leiter {
     return child.exitCode;
   }
 
-  /** Ends the server itself, as a crash would. */
+  /** Ends the server itself, as a crash would; the one that stands by is younger. */
   killServer(): void {
-    const found = spawnSync('pgrep', ['-P', String(this.process?.pid ?? 0), '-f', 'server/dist/main.js'], { encoding: 'utf8' });
+    const found = spawnSync('pgrep', ['-o', '-P', String(this.process?.pid ?? 0), '-f', 'server/dist/leiter.mjs'], { encoding: 'utf8' });
     process.kill(Number(found.stdout.trim()), 'SIGKILL');
+  }
+
+  /** Takes the database away and holds back who would start it again. */
+  takeDatabaseAway(): void {
+    this.process?.kill('SIGSTOP');
+    this.cluster('away');
+  }
+
+  bringDatabaseBack(): void {
+    this.cluster('back');
+    this.process?.kill('SIGCONT');
   }
 
   cluster(...args: readonly string[]): string {
@@ -96,23 +107,40 @@ export class Leiter {
 
 export type DemoPerson = 'owner' | 'gymnastics' | 'dance' | 'martial-arts' | 'assistant';
 
-const names: Readonly<Record<DemoPerson, string>> = {
-  owner: 'Solveig Aune',
-  gymnastics: 'Tomasz Bielik',
-  dance: 'Amara Osei-Lund',
-  'martial-arts': 'Kenji Marwick',
-  assistant: 'Runa Petrie',
-};
+const demoPassword = 'farholm-demo';
 
+/** Where those signed in by a page are. */
+const origins = new WeakMap<Page, string>();
+
+/** Signs in as the form does, and opens nothing yet. That the form itself works, its own tests say. */
 export async function signIn(page: Page, leiter: Leiter, person: DemoPerson): Promise<void> {
-  await page.goto(`${leiter.url}/sign-in`);
-  await page.getByRole('button', { name: names[person] }).click();
+  const data = { email: `${person}@sail-loft.example`, password: demoPassword };
+  expect((await page.request.post(`${leiter.url}/api/session`, { data })).status()).toBe(200);
+  origins.set(page, leiter.url);
+}
+
+/** Signs in and stands on Today. */
+export async function openToday(page: Page, leiter: Leiter, person: DemoPerson): Promise<void> {
+  await signIn(page, leiter, person);
+  await page.goto(leiter.url);
   await expect(page.getByRole('heading', { name: 'Today', level: 1 })).toBeVisible();
+}
+
+/** An address of the API of the Leiter that a page is in. */
+const apiAddress = (page: Page, path: string): string => new URL(`/api/${path}`, origins.get(page) ?? page.url()).href;
+
+/** Everything that a page fetches has come, and it is painted. A page that is told what happens is never without a request. */
+export async function settled(page: Page): Promise<void> {
+  await expect(page.getByText(/^Fetching the /)).toHaveCount(0);
+  await page.evaluate(async () => {
+    await document.fonts.ready;
+    for (let frame = 0; frame < 3; frame += 1) await new Promise(requestAnimationFrame);
+  });
 }
 
 /** What the API answers the person who is signed in on the page. */
 export async function ask<Answer>(page: Page, path: string): Promise<Answer> {
-  const answer = await page.request.get(new URL(`/api/${path}`, page.url()).href);
+  const answer = await page.request.get(apiAddress(page, path));
   expect(answer.ok(), `${path}: ${String(answer.status())}`).toBe(true);
   return (await answer.json()) as Answer;
 }
@@ -137,8 +165,8 @@ export async function freshClass(page: Page, programme: string): Promise<string>
   const groups = await ask<readonly { readonly id: string; readonly programme: string }[]>(page, 'groups');
   const group = groups.find((one) => one.programme === programme);
   classesMade += 1;
-  const day = `2030-01-${String(classesMade).padStart(2, '0')}`;
-  const made = await page.request.post(new URL('/api/classes', page.url()).href, { data: { groupId: group?.id, day } });
+  const day = new Date(Date.now() + (200 + classesMade) * 86_400_000).toISOString().slice(0, 10);
+  const made = await page.request.post(apiAddress(page, 'classes'), { data: { groupId: group?.id, day } });
   expect(made.status()).toBe(201);
   return ((await made.json()) as { readonly id: string }).id;
 }

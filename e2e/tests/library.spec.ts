@@ -23,6 +23,7 @@ test('The library answers as one types, is narrowed by what it asks, and is walk
 });
 
 test('A large figure moves, and stands still for whoever asked for less motion', async ({ page, leiter }) => {
+  await page.emulateMedia({ reducedMotion: 'no-preference' });
   await signIn(page, leiter, 'dance');
   await page.goto(`${leiter.url}/library/demi-plie`);
   const figure = page.getByRole('img', { name: 'Bend both knees over the toes, heels down' });
@@ -43,7 +44,7 @@ test('A library file is looked at, taken in whole, and undone; a broken one is r
   await signIn(page, leiter, 'owner');
   await page.goto(`${leiter.url}/library`);
   const downloading = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Give out as a file' }).click();
+  await page.getByRole('link', { name: 'Export as a file' }).click();
   const given = info.outputPath('library.json');
   await (await downloading).saveAs(given);
   const file = JSON.parse(readFileSync(given, 'utf8')) as {
@@ -55,7 +56,7 @@ test('A library file is looked at, taken in whole, and undone; a broken one is r
 
   const broken = info.outputPath('broken.json');
   writeFileSync(broken, JSON.stringify({ ...file, movements: [{ ...first, effort: 9 }] }));
-  await page.getByRole('button', { name: 'Take in a file' }).click();
+  await page.getByRole('button', { name: 'Import a file' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('File').setInputFiles(broken);
   await expect(dialog.getByText(`${first.slug}.effort`)).toBeVisible();
@@ -75,7 +76,7 @@ test('A library file is looked at, taken in whole, and undone; a broken one is r
   await expect(dialog.getByText('quay-hop: added')).toBeVisible();
   await expect(dialog.getByText(`${first.slug}: plainMeaning changed`)).toBeVisible();
   await dialog.getByRole('button', { name: 'Take it in' }).click();
-  await expect(dialog.getByText(/Taken in: 1 added, 1 changed/)).toBeVisible();
+  await expect(dialog.getByText(/Imported: 1 added, 1 changed/)).toBeVisible();
   await dialog.getByRole('button', { name: 'Undo' }).click();
   await expect(dialog.getByText('It is all as it was before.')).toBeVisible();
   await dialog.getByRole('button', { name: 'Close' }).click();

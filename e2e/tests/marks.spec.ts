@@ -57,7 +57,7 @@ test('Marks given while the database is away are kept, over a reload too, and ar
   await signIn(page, leiter, 'gymnastics');
   const id = await openMarks(page, leiter);
   const before = (await ask<ClassPage>(page, `classes/${id}`)).observations.length;
-  leiter.cluster('away');
+  leiter.takeDatabaseAway();
   try {
     for (const row of [3, 4, 5]) {
       await cell(page, row, 0).click();
@@ -67,7 +67,7 @@ test('Marks given while the database is away are kept, over a reload too, and ar
     await expect(page.getByText(/3 marks are kept here/)).toBeVisible();
     await expect(cell(page, 3, 0)).toHaveAttribute('aria-label', /with help$/);
   } finally {
-    leiter.cluster('back');
+    leiter.bringDatabaseBack();
   }
   await expect(page.getByText('The database does not answer.')).toBeHidden({ timeout: 30_000 });
   await expect.poll(async () => (await ask<ClassPage>(page, `classes/${id}`)).observations.length, { timeout: 20_000 }).toBe(before + 3);

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { ask, expect, signIn, test, type Coming, type DemoPerson } from './leiter.js';
+import { ask, expect, openToday, test, type Coming, type DemoPerson } from './leiter.js';
 import { items } from './plan-page.js';
 
 /** A hand that presses one key a second, slowly enough to read: five minutes of it. */
@@ -50,7 +50,7 @@ for (const [group, person, extra] of groups)
     page,
     leiter,
   }) => {
-    await signIn(page, leiter, person);
+    await openToday(page, leiter, person);
     const keys = new Keys(page);
     await keys.tabTo(/^Plan$/);
     await keys.press('Enter');

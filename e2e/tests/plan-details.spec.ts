@@ -141,7 +141,7 @@ test('A plan goes into a file and comes out of it into another class; a file tha
   await page.keyboard.press('d');
   await page.keyboard.press('Escape');
   await expect(page.getByText('saved', { exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'Take in a plan file' }).click();
+  await page.getByRole('button', { name: 'Import a plan file' }).click();
   const dialog = page.getByRole('dialog');
   const choose = (text: string) =>
     dialog.locator('input[type=file]').setInputFiles({ name: 'plan.json', mimeType: 'application/json', buffer: Buffer.from(text) });

@@ -77,7 +77,7 @@ test('An item is dragged to another place, and its time goes with it', async ({ 
 test('Two people on one plan: the second is shown both, and nothing is lost whichever is taken', async ({ page, leiter, browser }) => {
   await signIn(page, leiter, 'martial-arts');
   // the change of the other is not seen before one's own is saved
-  await page.route('**/plan/version', (route) => route.abort());
+  await page.route(/\/api\/events$|\/plan\/version$/, (route) => route.abort());
   const id = await startPlan(page, leiter, 'martial-arts');
   await items(page).first().click();
   await page.keyboard.press('d');
@@ -136,6 +136,7 @@ test('A class that runs over is fitted to the clock, and taken back with one key
     .first()
     .click();
   await page.getByLabel('Dose', { exact: true }).fill('9 min');
+  await page.keyboard.press('Enter');
   await expect(page.getByText(/over ·/)).toBeVisible();
   const over = await minutes(page);
   await page.keyboard.press('Escape');
@@ -208,7 +209,7 @@ test('The next class is the last one, one step further; and it goes on paper and
   await earlier.getByRole('button', { name: 'Again, one step further' }).click();
   await expect(items(page).first()).toBeVisible();
   await expect(page.getByText('saved', { exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'Give out' }).click();
+  await page.getByRole('button', { name: 'Export' }).click();
   const paper = await page.getByRole('menuitem', { name: 'On paper (PDF)' }).getAttribute('href');
   const pdf = await page.request.get(new URL(paper ?? '', page.url()).href);
   expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');

@@ -3,12 +3,16 @@ import { performance } from 'node:perf_hooks';
 import { makeApp } from '#server/app';
 import { DemoClubService } from '#server/demo/demo-club.service';
 import { demoPassword } from '#server/demo/demo-people';
+import { DataSource } from 'typeorm';
 
 /** The demo club behind a real server, asked over HTTP by its owner. */
 export interface BenchClub {
   readonly databaseUrl: string;
+  readonly base: string;
+  /** Of sessions of all the people of the club, the owner's first. */
+  readonly cookies: readonly string[];
   /** One request; an answer that is no success is an error. */
-  readonly ask: (method: 'GET' | 'POST' | 'DELETE', path: string, body?: unknown) => Promise<unknown>;
+  readonly ask: (method: 'GET' | 'POST' | 'PUT' | 'DELETE', path: string, body?: unknown) => Promise<unknown>;
   readonly close: () => Promise<void>;
 }
 
@@ -19,14 +23,26 @@ export async function benchClub(): Promise<BenchClub> {
   await app.listen(0, '127.0.0.1');
   const base = `${await app.getUrl()}/api`;
   const json = { 'content-type': 'application/json' };
-  const signedIn = await fetch(`${base}/session`, {
-    method: 'POST',
-    headers: json,
-    body: JSON.stringify({ email: 'owner@sail-loft.example', password: demoPassword }),
-  });
-  const cookie = signedIn.headers.get('set-cookie')?.split(';')[0] ?? '';
+  // 200 pages are more than the five people of the demo club may have open
+  await app.get(DataSource).query(`
+    INSERT INTO person (club_id, name, email, role, password_hash)
+    SELECT club_id, name || ' ' || n, 'bench-' || n || '@sail-loft.example', 'assistant', password_hash
+    FROM (SELECT * FROM person WHERE role = 'assistant' LIMIT 1) p, generate_series(1, 8) n ON CONFLICT DO NOTHING`);
+  const emails = ['owner', ...Array.from({ length: 8 }, (_, nth) => `bench-${String(nth + 1)}`)];
+  const cookies: string[] = [];
+  for (const email of emails) {
+    const signedIn = await fetch(`${base}/session`, {
+      method: 'POST',
+      headers: json,
+      body: JSON.stringify({ email: `${email}@sail-loft.example`, password: demoPassword }),
+    });
+    cookies.push(/leiter=[^;]+/.exec(signedIn.headers.get('set-cookie') ?? '')?.[0] ?? '');
+  }
+  const [cookie = ''] = cookies;
   return {
     databaseUrl,
+    base,
+    cookies,
     ask: async (method, path, body) => {
       const answer = await fetch(`${base}/${path}`, {
         method,

@@ -1,22 +1,27 @@
 import { Module, type DynamicModule } from '@nestjs/common';
 import { APP_GUARD } from '@nestjs/core';
-import { ThrottlerModule } from '@nestjs/throttler';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { ChildrenModule } from './children/children.module.js';
 import { ClassesModule } from './classes/classes.module.js';
 import { FoundingModule } from './club/founding.module.js';
 import { dataSourceOptions } from './database/data-source.js';
+import { DatabaseModule } from './database/database.module.js';
 import { DemoModule } from './demo/demo.module.js';
 import { GroupsModule } from './groups/groups.module.js';
 import { HealthController } from './http/health.controller.js';
+import { ImportsModule } from './imports/imports.module.js';
 import { LibraryModule } from './library/library.module.js';
+import { LiveModule } from './live/live.module.js';
 import { PeopleModule } from './people/people.module.js';
 import { SessionGuard } from './people/session.guard.js';
 import { PlansModule } from './plans/plans.module.js';
 import { PlanFilesModule } from './plan-files/plan-files.module.js';
 import { RecordModule } from './record/record.module.js';
+import { StaffModule } from './staff/staff.module.js';
 import { SyllabusModule } from './syllabus/syllabus.module.js';
+import { TidyModule } from './tidy/tidy.module.js';
 import { TodayModule } from './today/today.module.js';
+import { WorkModule } from './work/work.module.js';
 
 @Module({})
 export class AppModule {
@@ -25,7 +30,11 @@ export class AppModule {
       module: AppModule,
       imports: [
         TypeOrmModule.forRoot({ ...dataSourceOptions(databaseUrl), retryAttempts: 3, retryDelay: 1000, logging: false }),
-        ThrottlerModule.forRoot([{ limit: 20, ttl: 60_000 }]),
+        DatabaseModule,
+        WorkModule,
+        ImportsModule,
+        StaffModule,
+        LiveModule,
         PeopleModule,
         FoundingModule,
         LibraryModule,
@@ -38,6 +47,7 @@ export class AppModule {
         RecordModule,
         TodayModule,
         DemoModule,
+        TidyModule,
       ],
       controllers: [HealthController],
       providers: [{ provide: APP_GUARD, useClass: SessionGuard }],

@@ -1,37 +1,55 @@
 import 'reflect-metadata';
 import { existsSync } from 'node:fs';
-import { fileURLToPath } from 'node:url';
 import type { LogLevel } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
+import compression from 'compression';
 import express, { type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import { AppModule } from './app.module.js';
+import { prepareSchema } from './database/schema.js';
+import { NoticesService } from './database/notices.service.js';
+import { readBody } from './http/body.js';
 import { openApiOf } from './http/openapi.js';
-import { refuseNul } from './http/no-nul.middleware.js';
-import { refuseOtherTypes } from './http/only-json.middleware.js';
+import { publicUrlOf, refuseForeign } from './http/own-hosts.js';
 import { ProblemFilter } from './http/problem.filter.js';
+import { nameRequest } from './http/request-id.js';
 import { sessionHandling } from './http/session-store.js';
 import { contractPipe } from './http/validation.js';
+import { root } from './root.js';
 
 export interface AppSettings {
   readonly databaseUrl: string;
   readonly sessionSecret?: string | undefined;
+  /** Where Leiter is reached from outside, behind a proxy that ends TLS; left out on the machine itself. */
+  readonly publicUrl?: string | undefined;
   readonly logLevels: readonly LogLevel[];
 }
 
-const webFolder = fileURLToPath(new URL('../../web/dist/', import.meta.url));
+const webFolder = `${root}web/dist/`;
 
 /** The whole server: API under /api, the built interface everywhere else. Not listening yet. */
 export async function makeApp(settings: AppSettings): Promise<NestExpressApplication> {
+  await prepareSchema(settings.databaseUrl);
   const app = await NestFactory.create<NestExpressApplication>(AppModule.on(settings.databaseUrl), {
     bodyParser: false,
     forceCloseConnections: true,
     logger: [...settings.logLevels],
   });
-  const sessions = sessionHandling(settings.databaseUrl, settings.sessionSecret);
+  const publicUrl = publicUrlOf(settings.publicUrl);
+  const isSecure = publicUrl?.protocol === 'https:';
+  // only a proxy on this machine is believed about who is behind it
+  if (publicUrl) app.set('trust proxy', 'loopback');
+  const sessions = sessionHandling({
+    databaseUrl: settings.databaseUrl,
+    secret: settings.sessionSecret,
+    isSecure,
+    notices: app.get(NoticesService),
+  });
   app.setGlobalPrefix('api');
+  app.set('etag', false);
   app.use(
+    nameRequest,
     helmet({
       contentSecurityPolicy: {
         directives: {
@@ -40,18 +58,19 @@ export async function makeApp(settings: AppSettings): Promise<NestExpressApplica
           'style-src': ["'self'", "'unsafe-inline'"],
           'font-src': ["'self'"],
           'img-src': ["'self'", 'data:'],
-          'upgrade-insecure-requests': null,
+          'upgrade-insecure-requests': isSecure ? [] : null,
         },
       },
-      strictTransportSecurity: false,
+      strictTransportSecurity: isSecure && { maxAge: 365 * 24 * 3600 },
     }),
+    refuseForeign(publicUrl),
+    // what is told as it happens is told at once
+    compression({ filter: (request, response) => !request.path.endsWith('/api/events') && compression.filter(request, response) }),
   );
-  // a whole library is larger than anything else that is sent
-  app.use('/api/library/import', refuseOtherTypes, express.json({ limit: '24mb' }));
-  app.use('/api/syllabuses/import', refuseOtherTypes, express.json({ limit: '4mb' }));
-  app.use('/api', refuseOtherTypes, express.json({ limit: '512kb' }), refuseNul, sessions.handler, noStore);
+  app.use('/api', noStore, sessions.handler, readBody);
   app.useGlobalPipes(contractPipe());
   app.useGlobalFilters(new ProblemFilter());
+  app.enableShutdownHooks([]);
   const server = app.getHttpServer();
   server.on('close', () => void sessions.close());
   await serveInterface(app);
@@ -69,12 +88,16 @@ async function serveInterface(app: NestExpressApplication): Promise<void> {
     response.type('application/json').send(openApi);
   });
   if (existsSync(webFolder)) {
+    const files = express.static(webFolder, { index: false });
     app.use('/assets', express.static(`${webFolder}assets`, { immutable: true, maxAge: '1y', fallthrough: false }));
-    app.use(express.static(webFolder, { index: false }));
     app.use((request: Request, response: Response, next: NextFunction) => {
       const isPage = (request.method === 'GET' || request.method === 'HEAD') && !request.path.startsWith('/api');
-      if (isPage) response.sendFile(`${webFolder}index.html`);
-      else next();
+      // nothing of the API is looked for among the files
+      if (!isPage) next();
+      else
+        files(request, response, () => {
+          response.sendFile(`${webFolder}index.html`);
+        });
     });
   }
   await app.init();

@@ -102,7 +102,7 @@ describe('a list of children', () => {
 
   it('keeps no name of a child beside the child itself', async () => {
     await send('name,birth date\nZebedee Unseen,2018-01-01\n').expect(200);
-    const kept = await club.source.query('SELECT string_agg(before::text, $1) AS all FROM children_import', ['']);
+    const kept = await club.source.query('SELECT string_agg(before::text, $1) AS all FROM import', ['']);
     expect(JSON.stringify(kept)).not.toMatch(/Zebedee|Unseen/);
   });
 

@@ -31,8 +31,15 @@ const sprain = (said: Partial<HealthNote> = {}): HealthNote => ({
   untilDay: null,
   ...said,
 });
-const save = (agent: Agent, notes: readonly object[]) => agent.put(`/api/children/${childId}/health-notes`).send({ notes });
-const seenBy = async (agent: Agent) => (await agent.get(`/api/children/${childId}`).expect(200)).body.healthNotes;
+const versionNow = async (): Promise<number> =>
+  (await club.source.query<readonly { health_version: number }[]>('SELECT health_version FROM child WHERE id = $1', [childId]))[0]
+    ?.health_version ?? 1;
+const save = async (agent: Agent, notes: readonly object[], status = 200) =>
+  agent
+    .put(`/api/children/${childId}/health-notes`)
+    .send({ version: await versionNow(), notes })
+    .expect(status);
+const seenBy = async (agent: Agent) => (await agent.get(`/api/children/${childId}`).expect(200)).body.health?.notes ?? null;
 const sparesFor = async (agent: Agent) => {
   const page: ClassPageResponse = (await agent.get(`/api/classes/${classId}`).expect(200)).body;
   return page.children.find(({ id }) => id === childId)?.spares;
@@ -41,7 +48,7 @@ const sparesFor = async (agent: Agent) => {
 describe('what a family told of its child’s health', () => {
   it('is kept by who teaches the child, and decides what it does', async () => {
     expect(await seenBy(tomasz)).toEqual([]);
-    expect((await save(tomasz, [sprain()]).expect(200)).body).toEqual([sprain()]);
+    expect((await save(tomasz, [sprain()])).body.notes).toEqual([sprain()]);
     expect(await seenBy(tomasz)).toEqual([sprain()]);
     expect(await sparesFor(tomasz)).toEqual({ regions: ['wrists'], hazards: ['weight-on-hands'] });
     const plan = {
@@ -62,7 +69,7 @@ describe('what a family told of its child’s health', () => {
     for (const agent of [amara, owner]) {
       expect(await seenBy(agent)).toBeNull();
       expect(await sparesFor(agent)).toBeUndefined();
-      await save(agent, []).expect(403);
+      await save(agent, [], 403);
     }
     expect(await seenBy(tomasz)).toEqual([sprain()]);
     for (const path of ['/api/children', '/api/children/table', '/api/today', '/api/coming-classes'])
@@ -70,12 +77,21 @@ describe('what a family told of its child’s health', () => {
   });
 
   it('counts on its last day and is gone after it', async () => {
-    await save(tomasz, [
-      sprain({ untilDay: addDays(today, -1) }),
-      sprain({ text: 'Cold', regions: [], hazards: [], untilDay: today }),
-    ]).expect(200);
+    await save(tomasz, [sprain({ untilDay: addDays(today, -1) }), sprain({ text: 'Cold', regions: [], hazards: [], untilDay: today })]);
     expect((await seenBy(tomasz)).map(({ text }: HealthNote) => text)).toEqual(['Cold']);
     expect(await sparesFor(tomasz)).toBeUndefined();
+  });
+
+  it('written by two at once is not lost: the later is told what the earlier wrote', async () => {
+    const version = await versionNow();
+    const write = (agent: Agent, text: string) =>
+      agent.put(`/api/children/${childId}/health-notes`).send({ version, notes: [sprain({ text })] });
+    const answers = await Promise.all([write(tomasz, 'From Tomasz'), write(assistant, 'From Runa')]);
+    expect(answers.map(({ status }) => status).toSorted()).toEqual([200, 409]);
+    const kept = await seenBy(tomasz);
+    const refused = answers.find(({ status }) => status === 409);
+    expect(refused?.body.current.notes).toEqual(kept);
+    expect(refused?.body.current.version).toBe(version + 1);
   });
 
   it.each([
@@ -85,17 +101,25 @@ describe('what a family told of its child’s health', () => {
     ['that are too many', Array.from({ length: 21 }, () => sprain()), 'notes'],
   ])('%s is refused by field, and nothing changes', async (_what, notes, field) => {
     const before = await seenBy(tomasz);
-    const answer = await save(tomasz, notes).expect(400);
+    const answer = await save(tomasz, notes, 400);
     expect(answer.body.errors.map((one: { field: string }) => one.field)).toContain(field);
     expect(await seenBy(tomasz)).toEqual(before);
   });
 
   it('is handed out with the data of the child, and erased with it', async () => {
-    await save(tomasz, [sprain()]).expect(200);
-    expect((await tomasz.get(`/api/children/${childId}`).expect(200)).text).toContain('Sprained wrist');
+    await save(tomasz, [sprain()]);
+    expect((await tomasz.get(`/api/children/${childId}/record`).expect(200)).text).toContain('Sprained wrist');
+    expect((await owner.get(`/api/children/${childId}/record`).expect(200)).text).toContain('Sprained wrist');
+    await amara.get(`/api/children/${childId}/record`).expect(403);
+    await assistant.get(`/api/children/${childId}/record`).expect(403);
+    const log = (await tomasz.get(`/api/children/${childId}`).expect(200)).body.log;
+    expect(log.map(({ kind, by }: { kind: string; by: string }) => [kind, by]).slice(0, 2)).toEqual([
+      ['record-handed-out', 'Solveig Aune'],
+      ['record-handed-out', 'Tomasz Bielik'],
+    ]);
     await owner.delete(`/api/children/${childId}`).expect(204);
     const rows: readonly { all: string }[] = await club.source.query('SELECT t::text AS all FROM child t');
     expect(rows.filter(({ all }) => all.includes('Sprained'))).toEqual([]);
-    await save(tomasz, []).expect(404);
+    await save(tomasz, [], 404);
   });
 });

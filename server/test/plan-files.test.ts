@@ -38,6 +38,8 @@ const child = (id: string, more: object = {}) => ({
 const before = async () =>
   (await club.source.query('SELECT (SELECT count(*) FROM class_plan) + (SELECT count(*) FROM movement) AS all'))[0].all;
 
+const dayAhead = (days: number): string => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
+
 describe('judging a plan', () => {
   it('answers times, findings, versions and effort for the children of a group, and stores nothing', async () => {
     const stored = await before();
@@ -86,11 +88,10 @@ describe('judging a plan', () => {
   });
 
   it('goes round a circuit: what it takes is the sum of its rounds, item by item', async () => {
-    const stations = ['lever', 'bear-walk'].map((movement) => ({
+    const stations = ['high-plank', 'bear-walk'].map((movement) => ({
       id: movement,
       movement,
       dose: { kind: 'timed', seconds: 40 },
-      sides: 'none',
     }));
     const round = small(
       stations.map((one) => ({ ...one, circuit: 'c' })),
@@ -99,11 +100,11 @@ describe('judging a plan', () => {
     const [once, thrice] = await Promise.all([preview({ plan: small(stations) }).expect(200), preview({ plan: round }).expect(200)]);
     const works = (timing: PlanPreviewResponse['timing']) => timing.items.map(({ id, parts }) => [id, parts.work]);
     expect(works(once.body.timing)).toEqual([
-      ['lever', 40],
+      ['high-plank', 40],
       ['bear-walk', 40],
     ]);
     expect(works(thrice.body.timing)).toEqual([
-      ['lever', 120],
+      ['high-plank', 120],
       ['bear-walk', 120],
     ]);
     const { items, totalSeconds } = (thrice.body as PlanPreviewResponse).timing;
@@ -155,6 +156,26 @@ describe('judging a plan', () => {
       'plan.sections.0.items.0.dose.holdSeconds',
     ],
     ['two thousand items', small(Array.from({ length: 2000 }, () => ({ movement: 'lever' }))), 400, 'plan.sections.0.items'],
+    ['sides that a movement does not have', small([{ movement: 'drink-break', sides: 'both' }]), 422, 'plan.sections.0.items.0.sides'],
+    [
+      'a version that a movement does not have',
+      small([{ movement: 'drink-break', tiers: ['harder'] }]),
+      422,
+      'plan.sections.0.items.0.tiers.0',
+    ],
+    [
+      'a version three times',
+      small([{ movement: 'drink-break', tiers: ['core', 'core', 'core'] }]),
+      422,
+      'plan.sections.0.items.0.tiers.1',
+    ],
+    ['a programme that nobody teaches', { ...small([]), programme: 'swimming' }, 422, 'plan.programme'],
+    [
+      'an entry under another name than the item’s',
+      small([{ movement: 'lever', movementInline: { slug: 'other' } }]),
+      422,
+      'plan.sections.0.items.0.movementInline.slug',
+    ],
     ['a circuit that is not there', small([{ movement: 'lever', circuit: 'c' }]), 422, 'plan.sections.0.items.0.circuit'],
     [
       'a circuit that comes back later',
@@ -240,7 +261,7 @@ describe('the plan of a class as a file', () => {
     };
     const target = classes.find(({ hasPlan }) => !hasPlan)?.id ?? '';
     const taken = await owner.post(`/api/classes/${target}/plan/import`).send({ version: 0, file: given }).expect(200);
-    expect(taken.body).toEqual({ addedMovements: [], version: 1 });
+    expect(taken.body).toEqual({ addedMovements: [], version: 1, importId: expect.any(String) });
     const again = (await owner.get(`/api/classes/${target}/plan/export`).expect(200)).body;
     expect([again.sections, again.circuits]).toEqual([given.sections, given.circuits]);
     await owner
@@ -254,7 +275,10 @@ describe('the plan of a class as a file', () => {
     const { movements } = (await owner.get('/api/library/export').expect(200)).body;
     const lever = movements.find((one: { slug: string }) => one.slug === 'lever');
     const own = { ...lever, slug: 'mole-lever', name: 'Mole lever', leadsTo: [] };
-    const session = await owner.post('/api/classes').send({ groupId, day: '2031-01-01' }).expect(201);
+    const session = await owner
+      .post('/api/classes')
+      .send({ groupId, day: dayAhead(201) })
+      .expect(201);
     const into = `/api/classes/${session.body.id}/plan/import`;
     const plan = { ...given, movements: [own], sections: [{ kind: 'skill', items: [{ id: 'a', movement: 'mole-lever' }] }], focus: [] };
     const stored = await before();
@@ -267,8 +291,16 @@ describe('the plan of a class as a file', () => {
     const look = await owner.post(`${into}?dryRun=true`).send({ version: 0, file: plan }).expect(200);
     expect(look.body.addedMovements).toEqual(['mole-lever']);
     expect(await before()).toBe(stored);
-    expect((await owner.post(into).send({ version: 0, file: plan }).expect(200)).body.addedMovements).toEqual(['mole-lever']);
+    // on a version that somebody else has saved over, neither the plan nor its movements are stored
+    await owner.post(into).send({ version: 3, file: plan }).expect(409);
+    expect(await before()).toBe(stored);
+    const taken = (await owner.post(into).send({ version: 0, file: plan }).expect(200)).body;
+    expect(taken.addedMovements).toEqual(['mole-lever']);
     expect((await owner.get('/api/library/mole-lever').expect(200)).body.isOwn).toBe(true);
+    await owner.delete(`/api/plan-imports/${taken.importId as string}`).expect(204);
+    await owner.get('/api/library/mole-lever').expect(404);
+    expect((await owner.get(`/api/classes/${session.body.id as string}`).expect(200)).body.stored).toBeNull();
+    await owner.delete(`/api/plan-imports/${taken.importId as string}`).expect(404);
   });
 
   it('goes on paper as two pages with our fonts', async () => {
@@ -288,7 +320,10 @@ describe('the plan of a class as a file', () => {
     expect(pdf.match(/\/Type \/Page\b/g)).toHaveLength(2);
     expect(pdf).toMatch(/AtkinsonHyperlegible/);
     expect(pdf).toMatch(/BricolageGrotesque/);
-    const unplanned = await owner.post('/api/classes').send({ groupId, day: '2031-02-01' }).expect(201);
+    const unplanned = await owner
+      .post('/api/classes')
+      .send({ groupId, day: dayAhead(202) })
+      .expect(201);
     await owner.get(`/api/classes/${unplanned.body.id}/plan/paper`).expect(404);
   });
 });

@@ -45,8 +45,19 @@ const routes: Readonly<Record<string, 'no ids' | 'public' | readonly Foreign[]>>
   'GET /api/session': 'no ids',
   'DELETE /api/session': 'public',
   'PUT /api/session/room': 'no ids',
+  'PUT /api/session/password': 'no ids',
+  'GET /api/invitations/{token}': 'public',
+  'POST /api/invitations/{token}': 'public',
+  'GET /api/events': 'no ids',
   'GET /api/people': 'no ids',
-  'POST /api/people': 'no ids',
+  'GET /api/people/invitations': 'no ids',
+  'POST /api/people/invitations': 'no ids',
+  'DELETE /api/people/invitations/{id}': [{ method: 'delete', path: () => `/api/people/invitations/${theirs.invitation}`, status: 404 }],
+  'PATCH /api/people/{id}': [
+    { method: 'patch', path: () => `/api/people/${theirs.person}`, body: () => ({ isPutAway: true }), status: 404 },
+  ],
+  'POST /api/people/{id}/reset': [{ method: 'post', path: () => `/api/people/${theirs.person}/reset`, status: 404 }],
+  'DELETE /api/plan-imports/{id}': [{ method: 'delete', path: () => `/api/plan-imports/${theirs.planImport}`, status: 404 }],
   'GET /api/library': 'no ids',
   'GET /api/library/{slug}': 'no ids',
   'GET /api/library/export': 'no ids',
@@ -115,7 +126,16 @@ const routes: Readonly<Record<string, 'no ids' | 'public' | readonly Foreign[]>>
     { method: 'patch', path: () => `/api/children/${theirs.child}`, body: () => ({ givenName: 'Mine' }), status: 404 },
   ],
   'PUT /api/children/{id}/health-notes': [
-    { method: 'put', path: () => `/api/children/${theirs.child}/health-notes`, body: () => ({ notes: [] }), status: 404 },
+    { method: 'put', path: () => `/api/children/${theirs.child}/health-notes`, body: () => ({ version: 1, notes: [] }), status: 404 },
+  ],
+  'GET /api/children/{id}/record': [{ method: 'get', path: () => `/api/children/${theirs.child}/record`, status: 404 }],
+  'POST /api/children/{id}/grades/{gradeId}/take-back': [
+    {
+      method: 'post',
+      path: () => `/api/children/${theirs.child}/grades/${theirs.grade}/take-back`,
+      body: () => ({ reason: 'mine' }),
+      status: 404,
+    },
   ],
   'DELETE /api/children/{id}': [{ method: 'delete', path: () => `/api/children/${theirs.child}`, status: 404 }],
   'POST /api/children/{id}/grades': [
@@ -168,6 +188,17 @@ const routes: Readonly<Record<string, 'no ids' | 'public' | readonly Foreign[]>>
       status: 404,
     },
     { method: 'put', path: () => `/api/classes/${own.class}/attendance/${theirs.child}`, body: () => ({ status: 'present' }), status: 404 },
+  ],
+  'DELETE /api/classes/{id}/attendance/{childId}': [
+    { method: 'delete', path: () => `/api/classes/${theirs.class}/attendance/${theirs.child}`, status: 404 },
+  ],
+  'PUT /api/classes/{id}/presence': [
+    {
+      method: 'put',
+      path: () => `/api/classes/${theirs.class}/presence`,
+      body: () => ({ tab: randomUUID(), itemId: null, isHere: true }),
+      status: 404,
+    },
   ],
   'PUT /api/observations/{id}': [
     { method: 'put', path: () => `/api/observations/${randomUUID()}`, body: () => mark({}), status: 404 },
@@ -249,8 +280,12 @@ async function fingerprint(): Promise<unknown> {
     'plan_template',
     'ladder_pin',
     'syllabus',
-    'syllabus_import',
-    'children_import',
+    'import',
+    'invitation',
+    'person',
+    'presence',
+    'child_log',
+    'event',
     'enrolment',
     'item_time',
   ];

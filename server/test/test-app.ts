@@ -4,7 +4,6 @@ import pg from 'pg';
 import request from 'supertest';
 import { DataSource } from 'typeorm';
 import { makeApp } from '../src/app.js';
-import { DemoClubService } from '../src/demo/demo-club.service.js';
 import { demoPassword } from '../src/demo/demo-people.js';
 
 export type Agent = ReturnType<typeof request.agent>;
@@ -21,7 +20,8 @@ export interface TestApp {
   readonly close: () => Promise<void>;
 }
 
-const demoTemplate = 'leiter_demo_template';
+/** Made once for all test files (tools/test-cluster.mjs). */
+const templates = { demo: 'leiter_demo_template', empty: 'leiter_empty_template' } as const;
 
 async function onServer<Answer>(work: (client: pg.Client) => Promise<Answer>): Promise<Answer> {
   const client = new pg.Client({ connectionString: process.env['LEITER_TEST_DATABASE_URL'] });
@@ -39,24 +39,10 @@ function urlOf(database: string): string {
   return url.href;
 }
 
-/** The demo club is made once; every test file works on a copy. */
-async function requireDemoTemplate(): Promise<void> {
-  const isThere = await onServer(async (client) => {
-    const found = await client.query('SELECT 1 FROM pg_database WHERE datname = $1', [demoTemplate]);
-    if (found.rowCount === 0) await client.query(`CREATE DATABASE ${demoTemplate}`);
-    return found.rowCount !== 0;
-  });
-  if (isThere) return;
-  const app = await makeApp({ databaseUrl: urlOf(demoTemplate), logLevels: ['error', 'fatal'] });
-  await app.get(DemoClubService).load();
-  await app.close();
-}
-
 /** @param settings `demo` for a copy of the demo club, `empty` for a database without a club. */
 export async function testApp({ filled }: { readonly filled: 'demo' | 'empty' }): Promise<TestApp> {
   const database = `t_${randomUUID().replaceAll('-', '')}`;
-  if (filled === 'demo') await requireDemoTemplate();
-  await onServer((client) => client.query(`CREATE DATABASE ${database}${filled === 'demo' ? ` TEMPLATE ${demoTemplate}` : ''}`));
+  await onServer((client) => client.query(`CREATE DATABASE ${database} TEMPLATE ${templates[filled]}`));
   const databaseUrl = urlOf(database);
   const app = await makeApp({ databaseUrl, sessionSecret: 'test', logLevels: ['fatal'] });
   await app.listen(0, '127.0.0.1');
@@ -97,6 +83,8 @@ export async function otherClub(
       | 'import'
       | 'syllabusImport'
       | 'childrenImport'
+      | 'planImport'
+      | 'invitation'
       | 'template',
       string
     >
@@ -145,15 +133,36 @@ export async function otherClub(
     `INSERT INTO observation (id, club_id, child_id, movement_slug, side, mark, measure, faults, note, seen_on, source) VALUES (gen_random_uuid(), $1, $2, 'cartwheel', 'left', 'alone', '{}', '{}', '', '2026-01-05', 'class') RETURNING id`,
     [club, child],
   );
-  const imported = await one(`INSERT INTO library_import (club_id, before) VALUES ($1, '[]') RETURNING id`, [club]);
+  const importOf = (subject: string) =>
+    one(`INSERT INTO import (club_id, subject, before) VALUES ($1, $2, '[]') RETURNING id`, [club, subject]);
+  const imported = await importOf('library');
   await source.query(`INSERT INTO ladder_pin (club_id, child_id, programme_id, syllabus_id) VALUES ($1, $2, $3, $4)`, [
     club,
     child,
     programme,
     syllabus,
   ]);
-  const syllabusImport = await one(`INSERT INTO syllabus_import (club_id, before) VALUES ($1, '[]') RETURNING id`, [club]);
-  const childrenImport = await one(`INSERT INTO children_import (club_id, before) VALUES ($1, '[]') RETURNING id`, [club]);
+  const syllabusImport = await importOf('syllabuses');
+  const childrenImport = await importOf('children');
+  const planImport = await importOf('plan');
+  const invitation = await one(
+    `INSERT INTO invitation (club_id, kind, token_hash, name, email, role, ends_at) VALUES ($1, 'join', 'x', 'Guest', 'guest@other.example', 'assistant', now() + interval '1 day') RETURNING id`,
+    [club],
+  );
   const template = await one(`INSERT INTO plan_template (club_id, name, document) VALUES ($1, 'Other', '{}') RETURNING id`, [club]);
-  return { club, template, person, group, child, class: session, observation, grade, import: imported, syllabusImport, childrenImport };
+  return {
+    club,
+    planImport,
+    invitation,
+    template,
+    person,
+    group,
+    child,
+    class: session,
+    observation,
+    grade,
+    import: imported,
+    syllabusImport,
+    childrenImport,
+  };
 }

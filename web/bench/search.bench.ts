@@ -3,7 +3,7 @@ import { fileURLToPath } from 'node:url';
 import { readLibrary, type Movement } from '@leiter/core';
 import { Bench } from 'tinybench';
 import { expect, it } from 'vitest';
-import { movementSearch } from '../src/library/movement-search';
+import { movementSearch } from '../src/shared/movement-search';
 
 const content = fileURLToPath(new URL('../../content/library/', import.meta.url));
 

@@ -3,13 +3,21 @@ import { isSameFinding } from '../class-plan/edit.js';
 import { firstRounds } from '../timing/timeline.js';
 import { attention } from './attention.js';
 import { backBendNotUndone } from './back-bend-not-undone.js';
+import { adult } from './adult.js';
+import { equipment } from './equipment.js';
+import { partner } from './partner.js';
+import { prerequisite } from './prerequisite.js';
+import { quiet } from './quiet.js';
+import { surface } from './surface.js';
+import { noClosing } from './no-closing.js';
+import { noHomeTask } from './no-home-task.js';
+import { noVersion } from './no-version.js';
 import type { Check, CheckContext } from './check.js';
 import { clock } from './clock.js';
-import { noClosing, noHomeTask } from './closing.js';
 import { coldLoad } from './cold-load.js';
 import { coldStatic } from './cold-static.js';
 import { effortShape } from './effort-shape.js';
-import { severities, type CheckId, type Finding } from './finding.js';
+import { severities, type Found } from './finding.js';
 import { footprint } from './footprint.js';
 import { holdTooLong } from './hold-too-long.js';
 import { landings } from './landings.js';
@@ -23,47 +31,69 @@ import { staticBeforePower } from './static-before-power.js';
 import { tooMuchNew } from './too-much-new.js';
 import { unpreparedRegion } from './unprepared-region.js';
 import { upAndDown } from './up-and-down.js';
-import { adult, equipment, noVersion, partner, prerequisite, quiet, surface } from './who-can.js';
 import { wristTime } from './wrist-time.js';
 
-/** Every check by its id: a new one is added here, to `checkIds` and to finding-words.ts; the compiler asks for all three. */
-export const allChecks: Readonly<Record<CheckId, Check>> = {
-  'safety-talk': safetyTalk,
-  'cold-load': coldLoad,
-  'unprepared-region': unpreparedRegion,
-  'back-bend-not-undone': backBendNotUndone,
-  'one-sided': oneSided,
-  'no-break': noBreak,
-  'effort-shape': effortShape,
+/** Every check, in the order in which they are told. A new one is a file of its own, and a line here. */
+const allChecks = [
+  safetyTalk,
+  coldLoad,
+  unpreparedRegion,
+  backBendNotUndone,
+  oneSided,
+  noBreak,
+  effortShape,
   clock,
-  'cold-static': coldStatic,
+  coldStatic,
   prerequisite,
-  'no-version': noVersion,
+  noVersion,
   surface,
   equipment,
   adult,
   partner,
   quiet,
   footprint,
-  'wrist-time': wristTime,
+  wristTime,
   landings,
-  'hold-too-long': holdTooLong,
-  'static-before-power': staticBeforePower,
+  holdTooLong,
+  staticBeforePower,
   attention,
-  'too-much-new': tooMuchNew,
+  tooMuchNew,
   order,
-  'up-and-down': upAndDown,
-  'little-moving': littleMoving,
-  'no-closing': noClosing,
-  'no-home-task': noHomeTask,
-  'one-for-all': oneForAll,
-};
+  upAndDown,
+  littleMoving,
+  noClosing,
+  noHomeTask,
+  oneForAll,
+] as const;
+
+type OneCheck = (typeof allChecks)[number];
+export type CheckId = OneCheck['id'];
+type FindingFact = OneCheck extends Check<string, infer Fact> ? Fact : never;
+
+/** What a check found on a plan. */
+export interface Finding extends Found<FindingFact> {
+  readonly check: CheckId;
+  /** Why it stands all the same, where the instructor said so. */
+  readonly acceptedBecause?: string;
+}
+
+type AnyCheck = Check<CheckId, FindingFact>;
+const byId: ReadonlyMap<CheckId, AnyCheck> = new Map(allChecks.map((check): [CheckId, AnyCheck] => [check.id, check]));
+
+export const checkIds: readonly CheckId[] = [...byId.keys()];
+
+/** @throws Error for an id of no check */
+export function checkOf(id: CheckId): AnyCheck {
+  const check = byId.get(id);
+  if (!check) throw new Error(`There is no check “${id}”.`);
+  return check;
+}
 
 /** What all checks say, those that were accepted marked as such; worst first; within one severity in the order of the class, then of the checks. */
 export function findingsOn(context: CheckContext): readonly Finding[] {
   const startOf = new Map(firstRounds(context.timeline.items).map(({ item, startSecond }) => [item.id, startSecond]));
   const start = (finding: Finding): number => startOf.get(finding.itemIds[0] ?? '') ?? Number.MAX_SAFE_INTEGER;
-  const said = Object.values(allChecks).flatMap((check) => check(context));
+  const said = [...byId.values()].flatMap(({ id, look }) => look(context).map((found): Finding => ({ check: id, ...found })));
   return (context.plan.circuits ? saidOnce(said) : said)
     .map((finding) => withReason(finding, context.plan.accepted ?? []))
     .toSorted((a, b) => severities.indexOf(a.severity) - severities.indexOf(b.severity) || start(a) - start(b));

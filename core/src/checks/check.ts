@@ -1,12 +1,13 @@
 import type { ClassPlan } from '../class-plan/class-plan.js';
+import type { PlanEdit } from '../class-plan/edit.js';
 import type { AgeBand } from '../movement/age-band.js';
 import type { Library } from '../movement/library.js';
 import type { EffortCurve } from '../preparation/effort-curve.js';
 import type { Timeline } from '../timing/timeline.js';
-import type { ProgrammeSlug } from '../unit.js';
+import type { ProgrammeSlug } from '../values/unit.js';
 import type { Version, VersionContext } from '../versions/version.js';
 import type { TeachingRoom } from '../versions/teaching-room.js';
-import type { Finding } from './finding.js';
+import type { Found, FoundWords } from './finding.js';
 
 /** All that a check may look at; reckoned once for all checks. */
 export interface CheckContext extends Pick<VersionContext, 'children' | 'ladder' | 'startsAt'> {
@@ -28,5 +29,24 @@ export interface CheckContext extends Pick<VersionContext, 'children' | 'ladder'
 
 export type StretchingSchool = 'early-static' | 'dynamic-first';
 
-/** A pure function from plan and context to findings; silent on an empty plan unless emptiness is what it looks for. */
-export type Check = (context: CheckContext) => readonly Finding[];
+/** For the words of a finding: the items it is about, by name, and the library for names of others. */
+export interface Told {
+  /** `Bridge`, `Bridge and Plank`, `Bridge and 3 more`; `This class` where it is about the whole. */
+  readonly name: string;
+  readonly library: Library;
+}
+
+/** One check, whole: what it looks for, what it says and what its mend does. */
+export interface Check<Id extends string, Fact> {
+  readonly id: Id;
+  /** A pure function from plan and context; silent on an empty plan unless emptiness is what it looks for. */
+  readonly look: (context: CheckContext) => readonly Found<Fact>[];
+  words(fact: Fact, told: Told): FoundWords;
+  /** What the mend does, on its button; left out or null, the words of its first edit (mend-words.ts). */
+  mendWords?(fact: Fact, mend: readonly PlanEdit[]): string | null;
+}
+
+/** A check; it takes part once it stands in the list of all-checks.ts. */
+export function defineCheck<const Id extends string, Fact extends { readonly kind: string }>(check: Check<Id, Fact>): Check<Id, Fact> {
+  return check;
+}

@@ -1,28 +1,49 @@
+import { clockText } from '../values/clock-text.js';
 import type { PlanEdit } from '../class-plan/edit.js';
 import type { Movement } from '../movement/movement.js';
 import type { Region } from '../movement/region.js';
 import { preparationSettings } from '../preparation/settings.js';
 import { isWarm, warmSecondsBefore } from '../preparation/warmth.js';
 import type { TimedItem } from '../timing/timeline.js';
-import type { Seconds } from '../unit.js';
-import type { Check, CheckContext } from './check.js';
-import type { Finding } from './finding.js';
+import type { Seconds } from '../values/unit.js';
+import { defineCheck, type CheckContext } from './check.js';
+import type { Found } from './finding.js';
 import { mendItem, suitableMovement } from './suitable-movement.js';
 
 const guardedRegions: ReadonlySet<Region> = new Set(['wrists', 'neck', 'lower-back', 'shoulders']);
 const guardedHazards = ['split', 'inverted', 'hard-landing'] as const;
 
+const coldWords = {
+  region: 'much of wrists, shoulders, neck or back',
+  split: 'a split',
+  inverted: 'to go upside down',
+  'hard-landing': 'for hard landings',
+} as const;
+
+export interface Fact {
+  readonly kind: 'cold-load';
+  readonly movedSeconds: Seconds;
+  readonly because: keyof typeof coldWords;
+}
+
 /** An item asks much of a body that is not warm yet. */
-export const coldLoad: Check = (context) => {
-  const moved = warmSecondsBefore(context.timeline);
-  return context.timeline.items.flatMap((timed): readonly Finding[] => {
-    const movedSeconds = moved.get(timed.item.id) ?? 0;
-    const because = coldReason(timed.movement);
-    if (!because || isWarm(movedSeconds)) return [];
-    const fact = { kind: 'cold-load', movedSeconds, because } as const;
-    return [{ check: 'cold-load', severity: 'stop', itemIds: [timed.item.id], fact, mend: warmFirst(context, timed, movedSeconds) }];
-  });
-};
+export const coldLoad = defineCheck({
+  id: 'cold-load',
+  look: (context): readonly Found<Fact>[] => {
+    const moved = warmSecondsBefore(context.timeline);
+    return context.timeline.items.flatMap((timed): readonly Found<Fact>[] => {
+      const movedSeconds = moved.get(timed.item.id) ?? 0;
+      const because = coldReason(timed.movement);
+      if (!because || isWarm(movedSeconds)) return [];
+      const fact = { kind: 'cold-load', movedSeconds, because } as const;
+      return [{ severity: 'stop', itemIds: [timed.item.id], fact, mend: warmFirst(context, timed, movedSeconds) }];
+    });
+  },
+  words: ({ movedSeconds, because }, { name }) => ({
+    title: 'Not warm yet',
+    sentence: `${name} asks ${coldWords[because]}, after only ${clockText(movedSeconds)} of moving.`,
+  }),
+});
 
 function coldReason(movement: Movement): 'region' | (typeof guardedHazards)[number] | null {
   const hazard = guardedHazards.find((one) => movement.hazards.includes(one));

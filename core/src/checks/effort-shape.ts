@@ -1,5 +1,6 @@
-import type { Check, CheckContext } from './check.js';
-import type { Finding, FindingFact } from './finding.js';
+import type { Seconds } from '../values/unit.js';
+import { defineCheck, type CheckContext } from './check.js';
+import type { Found } from './finding.js';
 
 /** model.md: climb, peak between 40 % and 80 % of the class, end at 1 or below for the last 3 minutes (2 in a class of 30). */
 export const effortShapeSettings = {
@@ -17,17 +18,48 @@ export const effortShapeSettings = {
   shortClassMinutes: 30,
 } as const;
 
-/** Full effort at once; no peak, or too early or late; the end not calm; no cool-down. Silent on an empty plan. */
-export const effortShape: Check = (context) => {
-  if (context.timeline.items.length === 0) return [];
-  return [...atOnce(context), ...peak(context), ...calmEnd(context), ...coolDown(context)];
-};
+export type Fact =
+  | { readonly kind: 'full-effort-at-once' }
+  | { readonly kind: 'no-peak' }
+  | { readonly kind: 'peak-too-early' | 'peak-too-late'; readonly atShare: number }
+  | { readonly kind: 'end-not-calm'; readonly calmSeconds: Seconds }
+  | { readonly kind: 'no-cool-down' };
 
-function finding(fact: FindingFact, itemIds: Finding['itemIds'] = []): Finding {
-  return { check: 'effort-shape', severity: 'caution', itemIds, fact, mend: null };
+/** Full effort at once; no peak, or too early or late; the end not calm; no cool-down. Silent on an empty plan. */
+export const effortShape = defineCheck({
+  id: 'effort-shape',
+  look: (context): readonly Found<Fact>[] => {
+    if (context.timeline.items.length === 0) return [];
+    return [...atOnce(context), ...peak(context), ...calmEnd(context), ...coolDown(context)];
+  },
+  words: (fact, { name }) => {
+    switch (fact.kind) {
+      case 'full-effort-at-once':
+        return { title: 'Full effort at once', sentence: `${name} comes in the first two minutes; let the effort climb.` };
+      case 'no-peak':
+        return { title: 'No peak', sentence: 'The effort never gets hard for a minute; the class may feel flat.' };
+      case 'peak-too-early':
+      case 'peak-too-late':
+        return {
+          title: fact.kind === 'peak-too-early' ? 'Peak too early' : 'Peak too late',
+          sentence: `The hardest minute comes at ${String(Math.round(fact.atShare * 100))} % of the class; between 40 and 80 % is usual.`,
+        };
+      case 'end-not-calm':
+        return {
+          title: 'The end is not calm',
+          sentence: `${name} is more than gentle within the last ${String(fact.calmSeconds / 60)} minutes.`,
+        };
+      case 'no-cool-down':
+        return { title: 'No cool-down', sentence: 'Nothing brings the children down before they leave the screen.' };
+    }
+  },
+});
+
+function finding(fact: Fact, itemIds: Found<Fact>['itemIds'] = []): Found<Fact> {
+  return { severity: 'caution', itemIds, fact, mend: null };
 }
 
-function atOnce({ timeline }: CheckContext): readonly Finding[] {
+function atOnce({ timeline }: CheckContext): readonly Found<Fact>[] {
   const early = timeline.items.filter(
     ({ movement, startSecond }) => movement.effort >= effortShapeSettings.fullEffort && startSecond < effortShapeSettings.startSeconds,
   );
@@ -41,7 +73,7 @@ function atOnce({ timeline }: CheckContext): readonly Finding[] {
       ];
 }
 
-function peak({ effort, timeline }: CheckContext): readonly Finding[] {
+function peak({ effort, timeline }: CheckContext): readonly Found<Fact>[] {
   const { peakEffort, peakFromShare, peakToShare, peakTolerance } = effortShapeSettings;
   let highest = { value: -1, share: 0 };
   let highestInside = -1;
@@ -55,7 +87,7 @@ function peak({ effort, timeline }: CheckContext): readonly Finding[] {
   return [finding({ kind: highest.share < peakFromShare ? 'peak-too-early' : 'peak-too-late', atShare: highest.share })];
 }
 
-function calmEnd({ timeline, slotMinutes }: CheckContext): readonly Finding[] {
+function calmEnd({ timeline, slotMinutes }: CheckContext): readonly Found<Fact>[] {
   const { calmEffort, calmSeconds, calmSecondsInShortClass, shortClassMinutes } = effortShapeSettings;
   const wanted = slotMinutes <= shortClassMinutes ? calmSecondsInShortClass : calmSeconds;
   const from = timeline.totalSeconds - wanted;
@@ -72,7 +104,7 @@ function calmEnd({ timeline, slotMinutes }: CheckContext): readonly Finding[] {
       ];
 }
 
-function coolDown({ plan }: CheckContext): readonly Finding[] {
+function coolDown({ plan }: CheckContext): readonly Found<Fact>[] {
   return plan.sections.some((section) => section.kind === 'cool-down' && section.items.length > 0)
     ? []
     : [finding({ kind: 'no-cool-down' })];

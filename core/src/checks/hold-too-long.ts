@@ -1,6 +1,8 @@
+import type { Seconds } from '../values/unit.js';
 import { longestHoldOf } from '../movement/hold-limits.js';
 import type { AgeBand } from '../movement/age-band.js';
-import type { Check } from './check.js';
+import { defineCheck } from './check.js';
+import type { Found } from './finding.js';
 
 /** The band of the youngest in whole years: up to 6, 7 to 9, 10 and more. */
 function bandOf(years: number): AgeBand {
@@ -8,19 +10,32 @@ function bandOf(years: number): AgeBand {
   return years < 10 ? '7-9' : '10-13';
 }
 
+export interface Fact {
+  readonly kind: 'hold-too-long';
+  readonly seconds: Seconds;
+  readonly limitSeconds: Seconds;
+}
+
 /** A stretch or a support is held longer than the youngest should; mended by holding it as long as is usual. */
-export const holdTooLong: Check = ({ timeline, youngestYears }) =>
-  timeline.items.flatMap(({ item, movement }) => {
-    if (item.dose.kind !== 'hold' || movement.kind === 'breathing') return [];
-    const limitSeconds = longestHoldOf(movement, bandOf(youngestYears));
-    if (item.dose.holdSeconds <= limitSeconds) return [];
-    return [
-      {
-        check: 'hold-too-long' as const,
-        severity: 'caution' as const,
-        itemIds: [item.id],
-        fact: { kind: 'hold-too-long' as const, seconds: item.dose.holdSeconds, limitSeconds },
-        mend: [{ kind: 'set-dose' as const, item: item.id, dose: { ...item.dose, holdSeconds: limitSeconds } }],
-      },
-    ];
-  });
+export const holdTooLong = defineCheck({
+  id: 'hold-too-long',
+  look: ({ timeline, youngestYears }): readonly Found<Fact>[] =>
+    timeline.items.flatMap(({ item, movement }) => {
+      if (item.dose.kind !== 'hold' || movement.kind === 'breathing') return [];
+      const limitSeconds = longestHoldOf(movement, bandOf(youngestYears));
+      if (item.dose.holdSeconds <= limitSeconds) return [];
+      return [
+        {
+          severity: 'caution' as const,
+          itemIds: [item.id],
+          fact: { kind: 'hold-too-long' as const, seconds: item.dose.holdSeconds, limitSeconds },
+          mend: [{ kind: 'set-dose' as const, item: item.id, dose: { ...item.dose, holdSeconds: limitSeconds } }],
+        },
+      ];
+    }),
+  words: ({ seconds, limitSeconds }, { name }) => ({
+    title: `Held for ${String(seconds)} seconds`,
+    sentence: `${name}: at this age ${String(limitSeconds)} seconds are usual.`,
+  }),
+  mendWords: ({ limitSeconds }) => `Hold it ${String(limitSeconds)} seconds`,
+});

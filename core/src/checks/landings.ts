@@ -2,8 +2,8 @@ import { passesOf } from '../class-plan/class-plan.js';
 import type { Library } from '../movement/library.js';
 import type { Movement } from '../movement/movement.js';
 import type { TimedItem } from '../timing/timeline.js';
-import type { Check, CheckContext } from './check.js';
-import type { Finding } from './finding.js';
+import { defineCheck, type CheckContext } from './check.js';
+import type { Found } from './finding.js';
 import { mendItem } from './suitable-movement.js';
 
 export const landingLimits = {
@@ -34,20 +34,28 @@ export function landingsOf({ item, movingSeconds }: Pick<TimedItem, 'item' | 'mo
   }
 }
 
-/** Too many hard landings in the class, or hard landings before their position was practised. */
-export const landings: Check = (context) => {
-  const hard = context.timeline.items.filter(isHard);
-  const count = hard.reduce((sum, timed) => sum + landingsOf(timed), 0);
-  const most = landingLimits.most.find(({ upToYears }) => context.youngestYears <= upToYears)?.landings ?? 80;
-  const itemIds = hard.map(({ item }) => item.id);
-  const tooMany: readonly Finding[] =
-    count > most
-      ? [{ check: 'landings', severity: 'caution', itemIds, fact: { kind: 'too-many-landings', landings: count, most }, mend: null }]
-      : [];
-  return [...tooMany, ...unpractised(context, hard)];
-};
+export type Fact =
+  { readonly kind: 'too-many-landings'; readonly landings: number; readonly most: number } | { readonly kind: 'landing-not-practised' };
 
-function unpractised(context: CheckContext, hard: readonly TimedItem[]): readonly Finding[] {
+/** Too many hard landings in the class, or hard landings before their position was practised. */
+export const landings = defineCheck({
+  id: 'landings',
+  look: (context): readonly Found<Fact>[] => {
+    const hard = context.timeline.items.filter(isHard);
+    const count = hard.reduce((sum, timed) => sum + landingsOf(timed), 0);
+    const most = landingLimits.most.find(({ upToYears }) => context.youngestYears <= upToYears)?.landings ?? 80;
+    const itemIds = hard.map(({ item }) => item.id);
+    const tooMany: readonly Found<Fact>[] =
+      count > most ? [{ severity: 'caution', itemIds, fact: { kind: 'too-many-landings', landings: count, most }, mend: null }] : [];
+    return [...tooMany, ...unpractised(context, hard)];
+  },
+  words: (fact, { name }) =>
+    fact.kind === 'too-many-landings'
+      ? { title: `${String(fact.landings)} hard landings`, sentence: `At this age up to ${String(fact.most)} in a class are usual.` }
+      : { title: 'Landing not practised', sentence: `${name} lands hard before the landing position was practised.` },
+});
+
+function unpractised(context: CheckContext, hard: readonly TimedItem[]): readonly Found<Fact>[] {
   const position = context.library.get(landingLimits.position);
   const practised = context.timeline.items.find(({ movement }) => movement.slug === landingLimits.position);
   const early = hard.filter(
@@ -58,7 +66,6 @@ function unpractised(context: CheckContext, hard: readonly TimedItem[]): readonl
   if (!first || !position) return [];
   return [
     {
-      check: 'landings',
       severity: 'caution',
       itemIds: early.map(({ item }) => item.id),
       fact: { kind: 'landing-not-practised' },

@@ -1,8 +1,9 @@
+import { clockText } from '../values/clock-text.js';
 import type { PlanEdit } from '../class-plan/edit.js';
 import type { TimedItem } from '../timing/timeline.js';
-import type { Seconds } from '../unit.js';
-import type { Check, CheckContext } from './check.js';
-import type { Finding } from './finding.js';
+import type { Seconds } from '../values/unit.js';
+import { defineCheck, type CheckContext } from './check.js';
+import type { Found } from './finding.js';
 import { mendItem, suitableMovement } from './suitable-movement.js';
 
 export const breakLimits = { youngUpToYears: 8, youngSeconds: 12 * 60, olderSeconds: 15 * 60, restSeconds: 30 } as const;
@@ -12,24 +13,36 @@ export function isBreak({ movement, seconds }: TimedItem): boolean {
   return movement.kind === 'break' || (movement.effort === 0 && seconds >= breakLimits.restSeconds);
 }
 
+export interface Fact {
+  readonly kind: 'no-break';
+  readonly seconds: Seconds;
+  readonly limitSeconds: Seconds;
+}
+
 /** Too long without a drink or rest; one finding for each such stretch. */
-export const noBreak: Check = (context) => {
-  const limitSeconds = context.youngestYears <= breakLimits.youngUpToYears ? breakLimits.youngSeconds : breakLimits.olderSeconds;
-  return stretchesWithoutBreak(context.timeline.items).flatMap((stretch): readonly Finding[] => {
-    const seconds = Math.round(stretch.reduce((sum, timed) => sum + timed.seconds, 0));
-    if (seconds <= limitSeconds) return [];
-    const itemIds = stretch.map(({ item }) => item.id);
-    return [
-      {
-        check: 'no-break',
-        severity: 'caution',
-        itemIds,
-        fact: { kind: 'no-break', seconds, limitSeconds },
-        mend: breakInside(context, stretch),
-      },
-    ];
-  });
-};
+export const noBreak = defineCheck({
+  id: 'no-break',
+  look: (context): readonly Found<Fact>[] => {
+    const limitSeconds = context.youngestYears <= breakLimits.youngUpToYears ? breakLimits.youngSeconds : breakLimits.olderSeconds;
+    return stretchesWithoutBreak(context.timeline.items).flatMap((stretch): readonly Found<Fact>[] => {
+      const seconds = Math.round(stretch.reduce((sum, timed) => sum + timed.seconds, 0));
+      if (seconds <= limitSeconds) return [];
+      const itemIds = stretch.map(({ item }) => item.id);
+      return [
+        {
+          severity: 'caution',
+          itemIds,
+          fact: { kind: 'no-break', seconds, limitSeconds },
+          mend: breakInside(context, stretch),
+        },
+      ];
+    });
+  },
+  words: ({ seconds, limitSeconds }) => ({
+    title: `${clockText(seconds)} without a drink`,
+    sentence: `At this age ${String(limitSeconds / 60)} minutes are usual.`,
+  }),
+});
 
 function stretchesWithoutBreak(items: readonly TimedItem[]): readonly (readonly TimedItem[])[] {
   const stretches: TimedItem[][] = [[]];

@@ -1,7 +1,7 @@
 import type { TimedItem } from '../timing/timeline.js';
-import type { Seconds } from '../unit.js';
-import type { Check, CheckContext } from './check.js';
-import type { Finding } from './finding.js';
+import type { Seconds } from '../values/unit.js';
+import { defineCheck, type CheckContext } from './check.js';
+import type { Found } from './finding.js';
 import { mendItem, suitableMovement } from './suitable-movement.js';
 
 export const staticBeforePowerSettings = { longHoldSeconds: 10, powerEffort: 3 } as const;
@@ -19,28 +19,39 @@ function heldSeconds({ item, movement }: TimedItem): Seconds {
   return item.dose.kind === 'hold' ? item.dose.holdSeconds : item.dose.kind === 'timed' ? item.dose.seconds : 0;
 }
 
-/** In a dynamic-first programme, a long hold before jumps, kicks, sprints or turns; mended by a moving stretch in its place. */
-export const staticBeforePower: Check = (context) => {
-  if (context.stretchingSchool !== 'dynamic-first') return [];
-  const { items } = context.timeline;
-  const lastPower = items.findLastIndex(isPower);
-  return items.slice(0, Math.max(0, lastPower)).flatMap((timed, index): readonly Finding[] => {
-    const seconds = heldSeconds(timed);
-    const power = items.slice(index + 1).find(isPower);
-    if (seconds <= staticBeforePowerSettings.longHoldSeconds || !power) return [];
-    return [
-      {
-        check: 'static-before-power',
-        severity: 'caution',
-        itemIds: [timed.item.id, power.item.id],
-        fact: { kind: 'static-before-power', seconds },
-        mend: movingInstead(context, timed),
-      },
-    ];
-  });
-};
+export interface Fact {
+  readonly kind: 'static-before-power';
+  readonly seconds: Seconds;
+}
 
-function movingInstead(context: CheckContext, timed: TimedItem): Finding['mend'] {
+/** In a dynamic-first programme, a long hold before jumps, kicks, sprints or turns; mended by a moving stretch in its place. */
+export const staticBeforePower = defineCheck({
+  id: 'static-before-power',
+  look: (context): readonly Found<Fact>[] => {
+    if (context.stretchingSchool !== 'dynamic-first') return [];
+    const { items } = context.timeline;
+    const lastPower = items.findLastIndex(isPower);
+    return items.slice(0, Math.max(0, lastPower)).flatMap((timed, index): readonly Found<Fact>[] => {
+      const seconds = heldSeconds(timed);
+      const power = items.slice(index + 1).find(isPower);
+      if (seconds <= staticBeforePowerSettings.longHoldSeconds || !power) return [];
+      return [
+        {
+          severity: 'caution',
+          itemIds: [timed.item.id, power.item.id],
+          fact: { kind: 'static-before-power', seconds },
+          mend: movingInstead(context, timed),
+        },
+      ];
+    });
+  },
+  words: ({ seconds }, { name }) => ({
+    title: 'Long hold before power',
+    sentence: `${name}: ${String(seconds)} seconds held before jumps, kicks or turns.`,
+  }),
+});
+
+function movingInstead(context: CheckContext, timed: TimedItem): Found<Fact>['mend'] {
   const wanted = new Set(timed.movement.lengthens);
   const moving = suitableMovement(context, ['dynamic-stretch'], ({ lengthens, prepares, level, loads }) => {
     if (loads.some(({ amount }) => amount >= 2)) return null;

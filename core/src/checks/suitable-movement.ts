@@ -1,7 +1,9 @@
+import type { PlanEdit } from '../class-plan/edit.js';
 import { itemOf } from '../class-plan/new-item.js';
 import type { Item } from '../class-plan/class-plan.js';
 import { movementsOfKind } from '../movement/by-kind.js';
 import type { MovementKind } from '../movement/kind.js';
+import type { Library } from '../movement/library.js';
 import { doseFor, type Movement } from '../movement/movement.js';
 import type { CheckContext } from './check.js';
 
@@ -27,26 +29,33 @@ export function suitableMovement(
   return best;
 }
 
-const fitting = new WeakMap<CheckContext, Map<MovementKind, readonly Movement[]>>();
+/** What fits a class at all, by whom it is for: it is the same at every key. */
+const fitting = new WeakMap<Library, Map<string, readonly Movement[]>>();
 
-/** What fits the class at all, sorted out once for all mends of an evaluation. */
-function fittingOfKind(context: CheckContext, kind: MovementKind): readonly Movement[] {
-  const byKind = fitting.get(context) ?? new Map<MovementKind, readonly Movement[]>();
-  fitting.set(context, byKind);
-  const known =
-    byKind.get(kind) ??
-    movementsOfKind(context.library, kind).filter(
+function fittingOfKind({ library, programme, youngestYears, ageBand }: CheckContext, kind: MovementKind): readonly Movement[] {
+  const known = fitting.get(library) ?? new Map<string, readonly Movement[]>();
+  fitting.set(library, known);
+  const whom = `${kind} ${programme} ${String(youngestYears)} ${ageBand}`;
+  const found =
+    known.get(whom) ??
+    movementsOfKind(library, kind).filter(
       (movement) =>
-        (movement.programmes.length === 0 || movement.programmes.includes(context.programme)) &&
+        (movement.programmes.length === 0 || movement.programmes.includes(programme)) &&
         movement.needs.equipment.length === 0 &&
-        movement.leastAge <= context.youngestYears &&
-        doseFor(movement, context.ageBand) !== null,
+        movement.leastAge <= youngestYears &&
+        doseFor(movement, ageBand) !== null,
     );
-  byKind.set(kind, known);
-  return known;
+  known.set(whom, found);
+  return found;
 }
 
 /** The item of a mend: as a coach would first write it. */
 export function mendItem(movement: Movement, context: CheckContext): Omit<Item, 'id'> {
   return itemOf(movement, context.ageBand);
+}
+
+/** Into the closing section, or after the last item where there is none. */
+export function atTheEnd(context: CheckContext, movement: Movement | null): readonly PlanEdit[] | null {
+  const section = context.plan.sections.find(({ kind }) => kind === 'closing') ?? context.plan.sections.at(-1);
+  return movement && section ? [{ kind: 'insert', item: mendItem(movement, context), place: { at: 'end-of', section: section.id } }] : null;
 }

@@ -1,4 +1,5 @@
-import type { Check } from './check.js';
+import { defineCheck } from './check.js';
+import type { Found } from './finding.js';
 
 /** How many new skills a class takes, by age; safety.md. */
 export const newSkillLimits = [
@@ -7,12 +8,25 @@ export const newSkillLimits = [
   { upToYears: 99, skills: 3 },
 ] as const;
 
+export interface Fact {
+  readonly kind: 'too-much-new';
+  readonly skills: number;
+  readonly most: number;
+}
+
 /** More new skills than children of this age take in. */
-export const tooMuchNew: Check = ({ timeline, youngestYears }) => {
-  const most = newSkillLimits.find(({ upToYears }) => youngestYears <= upToYears)?.skills ?? 3;
-  const fresh = timeline.items.filter(({ movement, familiarity }) => movement.kind === 'skill' && familiarity === 'new');
-  const skills = new Set(fresh.map(({ movement }) => movement.slug)).size;
-  if (skills <= most) return [];
-  const itemIds = fresh.map(({ item }) => item.id);
-  return [{ check: 'too-much-new', severity: 'caution', itemIds, fact: { kind: 'too-much-new', skills, most }, mend: null }];
-};
+export const tooMuchNew = defineCheck({
+  id: 'too-much-new',
+  look: ({ timeline, youngestYears }): readonly Found<Fact>[] => {
+    const most = newSkillLimits.find(({ upToYears }) => youngestYears <= upToYears)?.skills ?? 3;
+    const fresh = timeline.items.filter(({ movement, familiarity }) => movement.kind === 'skill' && familiarity === 'new');
+    const skills = new Set(fresh.map(({ movement }) => movement.slug)).size;
+    if (skills <= most) return [];
+    const itemIds = fresh.map(({ item }) => item.id);
+    return [{ severity: 'caution', itemIds, fact: { kind: 'too-much-new', skills, most }, mend: null }];
+  },
+  words: ({ skills, most }) => ({
+    title: `${String(skills)} new skills`,
+    sentence: `At this age ${most === 1 ? 'one is' : `${String(most)} are`} enough for one class.`,
+  }),
+});

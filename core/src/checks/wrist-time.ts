@@ -1,9 +1,10 @@
+import { clockText } from '../values/clock-text.js';
 import type { Movement } from '../movement/movement.js';
 import { onHandsSeconds } from '../preparation/on-hands.js';
 import type { TimedItem } from '../timing/timeline.js';
-import type { Seconds } from '../unit.js';
-import type { Check, CheckContext } from './check.js';
-import type { Finding } from './finding.js';
+import type { Seconds } from '../values/unit.js';
+import { defineCheck, type CheckContext } from './check.js';
+import type { Found } from './finding.js';
 import { mendItem, suitableMovement } from './suitable-movement.js';
 
 export const wristLimits = {
@@ -13,38 +14,50 @@ export const wristLimits = {
   reliefSeconds: 30,
 } as const;
 
-/** Too long on the hands without half a minute of relief; one finding for each such stretch. */
-export const wristTime: Check = (context) => {
-  const limitSeconds = context.youngestYears <= wristLimits.youngUpToYears ? wristLimits.youngSeconds : wristLimits.olderSeconds;
-  const findings: Finding[] = [];
-  let stretch: TimedItem[] = [];
-  let carried = 0;
-  let free = 0;
-  const close = (): void => {
-    if (carried > limitSeconds + 0.5) findings.push(findingOn(context, stretch, carried, limitSeconds));
-    stretch = [];
-    carried = 0;
-  };
-  for (const timed of context.timeline.items) {
-    const seconds = onHandsSeconds(timed);
-    if (seconds === 0) {
-      free += timed.seconds;
-      continue;
-    }
-    // what is explained before the hands come down is relief as well
-    if (free + (timed.workStartSecond - timed.startSecond) >= wristLimits.reliefSeconds) close();
-    free = 0;
-    carried += seconds;
-    stretch.push(timed);
-  }
-  close();
-  return findings;
-};
+export interface Fact {
+  readonly kind: 'wrist-time';
+  readonly seconds: Seconds;
+  readonly limitSeconds: Seconds;
+}
 
-function findingOn(context: CheckContext, stretch: readonly TimedItem[], seconds: Seconds, limitSeconds: Seconds): Finding {
+/** Too long on the hands without half a minute of relief; one finding for each such stretch. */
+export const wristTime = defineCheck({
+  id: 'wrist-time',
+  look: (context): readonly Found<Fact>[] => {
+    const limitSeconds = context.youngestYears <= wristLimits.youngUpToYears ? wristLimits.youngSeconds : wristLimits.olderSeconds;
+    const findings: Found<Fact>[] = [];
+    let stretch: TimedItem[] = [];
+    let carried = 0;
+    let free = 0;
+    const close = (): void => {
+      if (carried > limitSeconds + 0.5) findings.push(findingOn(context, stretch, carried, limitSeconds));
+      stretch = [];
+      carried = 0;
+    };
+    for (const timed of context.timeline.items) {
+      const seconds = onHandsSeconds(timed);
+      if (seconds === 0) {
+        free += timed.seconds;
+        continue;
+      }
+      // what is explained before the hands come down is relief as well
+      if (free + (timed.workStartSecond - timed.startSecond) >= wristLimits.reliefSeconds) close();
+      free = 0;
+      carried += seconds;
+      stretch.push(timed);
+    }
+    close();
+    return findings;
+  },
+  words: ({ seconds, limitSeconds }, { name }) => ({
+    title: `${clockText(seconds)} on the hands`,
+    sentence: `${name}: at this age ${String(limitSeconds)} seconds without half a minute of relief are usual.`,
+  }),
+});
+
+function findingOn(context: CheckContext, stretch: readonly TimedItem[], seconds: Seconds, limitSeconds: Seconds): Found<Fact> {
   const fact = { kind: 'wrist-time', seconds: Math.round(seconds), limitSeconds } as const;
   return {
-    check: 'wrist-time',
     severity: 'caution',
     itemIds: stretch.map(({ item }) => item.id),
     fact,
@@ -53,7 +66,7 @@ function findingOn(context: CheckContext, stretch: readonly TimedItem[], seconds
 }
 
 /** Puts half a minute for the wrists before the item that goes over; no mend where one item alone does. */
-function relief(context: CheckContext, stretch: readonly TimedItem[], limitSeconds: Seconds): Finding['mend'] {
+function relief(context: CheckContext, stretch: readonly TimedItem[], limitSeconds: Seconds): Found<Fact>['mend'] {
   let carried = 0;
   const over = stretch.find((timed) => (carried += onHandsSeconds(timed)) > limitSeconds);
   const helps = (movement: Movement): boolean =>

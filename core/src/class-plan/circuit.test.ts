@@ -6,9 +6,9 @@ import { stepsOf } from '../timing/step.js';
 import { circuitFaultsIn, rowsOf } from './circuit.js';
 import type { ClassPlan } from './class-plan.js';
 import { applyEdit, applyEdits, stepItem, type PlanEdit } from './edit.js';
-import { calmerOrder } from './calmer-order.js';
-import { fitToClock } from './fit-to-clock.js';
-import { copyOf } from './step-further.js';
+import { calmerOrder } from '../composing/calmer-order.js';
+import { fitToClock } from '../composing/fit-to-clock.js';
+import { copyOf } from '../composing/step-further.js';
 import { planFromTemplate, templateOf } from './template.js';
 
 const library = aLibrary(

@@ -1,5 +1,5 @@
-import { accepted, refused, type Result } from '../result.js';
-import type { CircuitId, ItemId, Seconds } from '../unit.js';
+import { accepted, refused, type Result } from '../values/result.js';
+import type { CircuitId, ItemId, Seconds } from '../values/unit.js';
 import { findItem, type Circuit, type ClassPlan, type Item, type Section } from './class-plan.js';
 
 /** Inclusive. One round is how a circuit is left for a day without taking it apart. */

@@ -1,12 +1,9 @@
 import type { Dose } from '../movement/dose.js';
 import type { TierName } from '../movement/movement.js';
 import type { SectionKind } from '../movement/section-kind.js';
-import type { ChildId, CircuitId, ItemId, MovementSlug, Seconds, SectionId } from '../unit.js';
+import type { ItemSides } from '../movement/sides.js';
+import type { ChildId, CircuitId, ItemId, MovementSlug, Seconds, SectionId } from '../values/unit.js';
 import type { Track } from './music.js';
-
-export const itemSides = ['none', 'both', 'left', 'right', 'lead', 'alternating'] as const;
-/** Which sides an item does: `both` one after the other, `alternating` within the reps, `lead` the side each child prefers. */
-export type ItemSides = (typeof itemSides)[number];
 
 export const familiarities = ['new', 'known', 'routine'] as const;
 /** How well the group knows a movement, which decides how long explaining takes. */

@@ -5,9 +5,10 @@ import type { AgeBand } from '../movement/age-band.js';
 import { sectionKinds } from '../movement/section-kind.js';
 import { mostItems, placedItems, type ClassPlan } from './class-plan.js';
 import { applyEdit, applyEdits, stepItem, type PlanEdit } from './edit.js';
-import { fillSlot } from './fill-slot.js';
-import { itemOf, sidesToChoose } from './new-item.js';
+import { fillSlot } from '../composing/fill-slot.js';
+import { itemOf } from './new-item.js';
 import { planFromTemplate, templatesFor, type PlanTemplate } from './template.js';
+import { sidesToChoose } from '../movement/sides.js';
 
 const ids = (plan: ClassPlan): readonly string[] => placedItems(plan).map(({ item }) => item.id);
 const newId = (): string => 'new';

@@ -1,9 +1,9 @@
 import type { Dose, DoseNumber } from '../movement/dose.js';
 import { doseFaults } from '../movement/dose.js';
 import type { TierName } from '../movement/movement.js';
-import { accepted, refused, type Result } from '../result.js';
+import { accepted, refused, type Result } from '../values/result.js';
 import type { SectionKind } from '../movement/section-kind.js';
-import type { ChildId, CircuitId, ItemId, MovementSlug, SectionId } from '../unit.js';
+import type { ChildId, CircuitId, ItemId, MovementSlug, SectionId } from '../values/unit.js';
 import { placedBetween, tidied, withCircuit, withCircuitNumbers, withoutCircuit, type CircuitRefusal } from './circuit.js';
 import {
   findItem,
@@ -14,11 +14,11 @@ import {
   type ClassPlan,
   type Familiarity,
   type Item,
-  type ItemSides,
   type Section,
 } from './class-plan.js';
 import { trackFaults, type Track, type TrackNumber } from './music.js';
 import { withSection, withSectionStepped, withoutSection, type SectionRefusal } from './section-edit.js';
+import type { ItemSides } from '../movement/sides.js';
 
 /** Where an item goes: at the end of a section, or before or after another item. */
 export type Place = { readonly at: 'end-of'; readonly section: SectionId } | { readonly at: 'before' | 'after'; readonly item: ItemId };
@@ -58,6 +58,32 @@ export type EditRefusal =
   | { readonly kind: 'no-tier' }
   | SectionRefusal
   | CircuitRefusal;
+
+/** Why an edit was not done, as a person is told it. */
+export function refusalWords(refusal: EditRefusal): string {
+  switch (refusal.kind) {
+    case 'item-missing':
+      return 'This item is not there any more.';
+    case 'section-missing':
+      return 'This part of the class is not there any more.';
+    case 'circuit-missing':
+      return 'This circuit is not there any more.';
+    case 'too-many-items':
+      return `A plan takes at most ${String(refusal.most)} items.`;
+    case 'too-many-sections':
+      return `A plan takes at most ${String(refusal.most)} parts.`;
+    case 'dose-out-of-range':
+      return 'Nobody can do so much, or so little.';
+    case 'music-out-of-range':
+      return 'The music is too short, too long or of no tempo.';
+    case 'circuit-out-of-range':
+      return 'A circuit cannot have so many rounds, or so much rest.';
+    case 'not-in-a-row':
+      return 'Stations of a circuit stand next to each other in one part of the class.';
+    case 'no-tier':
+      return 'At least one version stays in use.';
+  }
+}
 
 /**
  * Applies one edit; the plan given is left as it was. Running over the slot is no refusal: the `clock` check reports it.

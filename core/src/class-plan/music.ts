@@ -1,4 +1,4 @@
-import type { Seconds } from '../unit.js';
+import type { Seconds } from '../values/unit.js';
 
 /** A piece of music that something is fitted to. */
 export interface Track {

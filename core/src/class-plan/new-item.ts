@@ -1,7 +1,8 @@
 import type { AgeBand } from '../movement/age-band.js';
 import type { Dose } from '../movement/dose.js';
-import { doseFor, tierNames, type Movement, type MovementSides } from '../movement/movement.js';
-import type { Item, ItemSides } from './class-plan.js';
+import { doseFor, tierNames, type Movement } from '../movement/movement.js';
+import { allSidesOf } from '../movement/sides.js';
+import type { Item } from './class-plan.js';
 
 const plainDose: Dose = { kind: 'timed', seconds: 60 };
 
@@ -14,23 +15,4 @@ export function itemOf(movement: Movement, band: AgeBand): Omit<Item, 'id'> {
     sides: allSidesOf(movement.sides),
     tiers: tiers.length > 0 ? tiers : ['core'],
   };
-}
-
-/** What the sides of an item are when none is left out. */
-export function allSidesOf(sides: MovementSides): ItemSides {
-  return sides === 'each' ? 'both' : sides;
-}
-
-/** The sides an instructor can choose between, in the order in which the key S goes through them. */
-export function sidesToChoose(sides: MovementSides): readonly ItemSides[] {
-  switch (sides) {
-    case 'none':
-      return ['none'];
-    case 'each':
-      return ['both', 'left', 'right'];
-    case 'alternating':
-      return ['alternating', 'left', 'right'];
-    case 'lead':
-      return ['lead', 'both', 'left', 'right'];
-  }
 }

@@ -1,6 +1,6 @@
 import type { SectionKind } from '../movement/section-kind.js';
-import { accepted, refused, type Result } from '../result.js';
-import type { SectionId } from '../unit.js';
+import { accepted, refused, type Result } from '../values/result.js';
+import type { SectionId } from '../values/unit.js';
 import { mostSections, type ClassPlan } from './class-plan.js';
 
 export type SectionRefusal =

@@ -1,6 +1,6 @@
-import { isDay } from '../day.js';
-import { accepted, refused, type Result } from '../result.js';
-import type { Day } from '../unit.js';
+import { isDay } from '../values/day.js';
+import { accepted, refused, type Result } from '../values/result.js';
+import type { Day } from '../values/unit.js';
 import { missingColumns, tableRows, type CellFault, type Table, type TableRow } from './table.js';
 
 /** The columns of a list of children. */
@@ -16,6 +16,23 @@ export interface KnownChild {
   readonly groupIds: readonly string[];
   /** Slugs of the grades it has earned, by programme. */
   readonly earned: ReadonlyMap<string, readonly string[]>;
+}
+
+/** By what a child is known: its name and the day it was born, whatever the case, the dots and the way letters are put together. */
+export function childKey({ givenName, familyInitial, birthDate }: Pick<KnownChild, 'givenName' | 'familyInitial' | 'birthDate'>): string {
+  const plain = (text: string): string =>
+    text
+      .normalize('NFC')
+      .toLowerCase()
+      .replace(/[.\s]+/gu, ' ')
+      .trim();
+  return `${plain(givenName)}|${plain(familyInitial)}|${birthDate}`;
+}
+
+/** The initial of a family name as it is kept: `Ö` and `ö.` are both `Ö.`. */
+export function familyInitialOf(text: string): string {
+  const letters = text.normalize('NFC').replace(/[.\s]+/gu, '');
+  return letters === '' ? text.trim() : `${letters.charAt(0).toUpperCase()}${letters.slice(1)}.`;
 }
 
 /** What a list of children is read against. */
@@ -62,15 +79,16 @@ export function readChildrenTable(table: Table, context: ChildrenTableContext): 
   if (rows.length === 0) faults.push({ row: 2, column: 'name', kind: 'missing', found: '' });
   const firstRows = new Map<string, number>();
   const placed = new Map<string, number>();
+  const known = new Map(context.children.map((child) => [childKey(child), child]));
   const intakes = rows.map(({ row, read }): ChildIntake => {
-    const key = `${read.givenName} ${read.familyInitial} ${read.birthDate}`.toLowerCase();
+    const key = childKey(read);
     const inGroup = `${key} ${read.group?.id ?? ''}`;
     const twin = placed.get(inGroup);
     if (twin !== undefined && read.givenName !== '') faults.push({ row: row.row, column: 'name', kind: 'twice', found: String(twin) });
     placed.set(inGroup, row.row);
     const firstRow = firstRows.get(key) ?? row.row;
     firstRows.set(key, firstRow);
-    return intakeOf(row.row, firstRow, read, context);
+    return intakeOf(row.row, firstRow, read, { ladders: context.ladders, known: known.get(key) });
   });
   return faults.length > 0 ? refused(faults) : accepted(intakes);
 }
@@ -118,12 +136,13 @@ function readRow(row: TableRow, { today, groups, ladders }: ChildrenTableContext
   };
 }
 
-function intakeOf(row: number, firstRow: number, read: ReadChild, { children, ladders }: ChildrenTableContext): ChildIntake {
+function intakeOf(
+  row: number,
+  firstRow: number,
+  read: ReadChild,
+  { ladders, known }: Pick<ChildrenTableContext, 'ladders'> & { readonly known: KnownChild | undefined },
+): ChildIntake {
   const { givenName, familyInitial, birthDate, group, grade } = read;
-  const same = (one: string, other: string): boolean => one.toLowerCase() === other.toLowerCase();
-  const known = children.find(
-    (child) => same(child.givenName, givenName) && same(child.familyInitial, familyInitial) && child.birthDate === birthDate,
-  );
   const leadSide = read.leadSide ?? known?.leadSide ?? 'right';
   const joins = group !== null && !known?.groupIds.includes(group.id);
   const ladder = ladders.find(({ programme }) => programme === group?.programme);
@@ -155,10 +174,10 @@ function nameIn(text: string): { readonly givenName: string; readonly familyInit
   const [family = '', given] = text.split(',').map((part) => part.trim());
   const words = (given === undefined ? family : `${given} ${family.replace(/\s+/g, '-')}`).split(/\s+/).filter((word) => word !== '');
   const last = words.at(-1);
-  const initial = /^./su.exec(last ?? '')?.[0];
+  const initial = /^./su.exec((last ?? '').normalize('NFC'))?.[0];
   return words.length < 2 || initial === undefined
     ? null
-    : { givenName: words.slice(0, -1).join(' '), familyInitial: `${initial.toUpperCase()}.` };
+    : { givenName: words.slice(0, -1).join(' ').normalize('NFC'), familyInitial: familyInitialOf(initial) };
 }
 
 /** A day as `2018-05-31` or as `31.5.2018`. */

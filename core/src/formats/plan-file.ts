@@ -1,14 +1,15 @@
 import { itemOf } from '../class-plan/new-item.js';
 import { circuitFaultsIn, tidied } from '../class-plan/circuit.js';
 import type { Track } from '../class-plan/music.js';
-import { placedItems, type Circuit, type ClassPlan, type Familiarity, type Item, type ItemSides } from '../class-plan/class-plan.js';
+import { placedItems, type Circuit, type ClassPlan, type Familiarity, type Item } from '../class-plan/class-plan.js';
 import type { AgeBand } from '../movement/age-band.js';
 import type { Dose } from '../movement/dose.js';
 import type { Library } from '../movement/library.js';
-import type { Movement, TierName } from '../movement/movement.js';
+import { tierNames, type Movement, type TierName } from '../movement/movement.js';
 import type { SectionKind } from '../movement/section-kind.js';
-import { accepted, refused, type Result } from '../result.js';
-import type { CircuitId, MovementSlug, ProgrammeSlug } from '../unit.js';
+import { accepted, refused, type Result } from '../values/result.js';
+import type { CircuitId, MovementSlug, ProgrammeSlug } from '../values/unit.js';
+import { sidesToChoose, type ItemSides } from '../movement/sides.js';
 
 export const planFormat = 'leiter-plan/1';
 
@@ -40,6 +41,9 @@ export interface WrittenPlan {
 export type PlanFileFault =
   | { readonly kind: 'movement-unknown'; readonly field: string; readonly movement: MovementSlug }
   | { readonly kind: 'id-twice'; readonly field: string; readonly id: string }
+  | { readonly kind: 'sides-unfit'; readonly field: string; readonly sides: ItemSides; readonly choices: readonly ItemSides[] }
+  | { readonly kind: 'tier-unknown'; readonly field: string; readonly tier: TierName; readonly choices: readonly TierName[] }
+  | { readonly kind: 'tier-twice'; readonly field: string; readonly tier: TierName }
   | { readonly kind: 'circuit-unknown' | 'circuit-torn'; readonly field: string; readonly circuit: CircuitId };
 
 /**
@@ -68,6 +72,7 @@ export function readPlan(file: WrittenPlan, library: Library, band: AgeBand): Re
         faults.push({ kind: 'movement-unknown', field: `${field}.movement`, movement: written.movement });
         return [];
       }
+      faults.push(...unfit(written, movement, field));
       return [{ ...itemOf(movement, band), ...asItem(written), id }];
     }),
   }));
@@ -82,6 +87,23 @@ export function readPlan(file: WrittenPlan, library: Library, band: AgeBand): Re
         : { kind: fault.kind, field: `${fieldOf.get(fault.item) ?? 'sections'}.circuit`, circuit: fault.circuit },
     );
   return faults.length > 0 ? refused(faults) : accepted(tidied(plan));
+}
+
+/** Sides that the movement does not have, and versions that it does not have or that are named twice. */
+function unfit(
+  { sides, tiers }: WrittenPlan['sections'][number]['items'][number],
+  movement: Movement,
+  field: string,
+): readonly PlanFileFault[] {
+  const faults: PlanFileFault[] = [];
+  const choices = sidesToChoose(movement.sides);
+  if (sides && !choices.includes(sides)) faults.push({ kind: 'sides-unfit', field: `${field}.sides`, sides, choices });
+  const there = tierNames.filter((tier) => tier === 'core' || movement.tiers[tier]);
+  (tiers ?? []).forEach((tier, index, all) => {
+    if (!there.includes(tier)) faults.push({ kind: 'tier-unknown', field: `${field}.tiers.${String(index)}`, tier, choices: there });
+    else if (all.indexOf(tier) < index) faults.push({ kind: 'tier-twice', field: `${field}.tiers.${String(index)}`, tier });
+  });
+  return faults;
 }
 
 /** What a file says of an item, and nothing that it leaves out. */

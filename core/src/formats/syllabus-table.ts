@@ -1,7 +1,7 @@
-import { groupBy } from '../group-by.js';
+import { groupBy } from '../values/group-by.js';
 import type { Library } from '../movement/library.js';
-import { accepted, refused, type Result } from '../result.js';
-import { slugOf } from '../slug-of.js';
+import { accepted, refused, type Result } from '../values/result.js';
+import { slugOf } from '../values/slug-of.js';
 import {
   syllabusFaults,
   syllabusFaultWords,

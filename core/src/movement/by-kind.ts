@@ -1,4 +1,4 @@
-import { groupBy } from '../group-by.js';
+import { groupBy } from '../values/group-by.js';
 import type { MovementKind } from './kind.js';
 import type { Library } from './library.js';
 import type { Movement } from './movement.js';

@@ -1,5 +1,4 @@
-import { clockText } from '../clock-text.js';
-import type { ItemSides } from '../class-plan/class-plan.js';
+import { clockText } from '../values/clock-text.js';
 import type { Dose } from './dose.js';
 
 /** A dose as one would write it on paper: `2 × 8`, `2 × 20 s`, `4:00`, `8 × 8 counts at 96`. */
@@ -13,23 +12,5 @@ export function doseText(dose: Dose): string {
       return dose.seconds < 60 ? `${String(dose.seconds)} s` : clockText(dose.seconds);
     case 'counts':
       return `${String(dose.eights)} × 8 at ${String(dose.bpm)}${dose.repeats > 1 ? `, ${String(dose.repeats)} times` : ''}`;
-  }
-}
-
-/** The sides as one says them; nothing for a movement without sides. */
-export function sidesText(sides: ItemSides): string {
-  switch (sides) {
-    case 'none':
-      return '';
-    case 'both':
-      return 'both sides';
-    case 'left':
-      return 'left only';
-    case 'right':
-      return 'right only';
-    case 'lead':
-      return 'lead side';
-    case 'alternating':
-      return 'in turn';
   }
 }

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ageBandOf } from './age-band.js';
 import { activeSecondsOf, doseFaults, doseLimits, numbersOf, restSecondsOf, sameDose, stepDose, type Dose } from './dose.js';
-import { doseText, sidesText } from './dose-text.js';
+import { doseText } from './dose-text.js';
+import { sidesText } from './sides.js';
 
 const reps: Dose = { kind: 'reps', sets: 3, reps: 8, secondsPerRep: 2, restSeconds: 10 };
 const hold: Dose = { kind: 'hold', sets: 2, holdSeconds: 20, restSeconds: 5 };

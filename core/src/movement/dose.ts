@@ -1,4 +1,4 @@
-import type { Seconds } from '../unit.js';
+import type { Seconds } from '../values/unit.js';
 
 /** How much of a movement is done on one side. */
 export type Dose =
@@ -7,55 +7,58 @@ export type Dose =
   | { readonly kind: 'timed'; readonly seconds: Seconds }
   | { readonly kind: 'counts'; readonly eights: number; readonly bpm: number; readonly repeats: number; readonly countIn: number };
 
-/** What a dose may be: beyond these it is a slip of the finger, not a dose. Inclusive. */
+/**
+ * The numbers of a dose and what they may be: beyond these it is a slip of the finger, not a dose. Inclusive. Whole ones are
+ * counted, the others measured.
+ */
 export const doseLimits = {
-  sets: { least: 1, most: 20 },
-  reps: { least: 1, most: 200 },
-  secondsPerRep: { least: 0.3, most: 120 },
-  restSeconds: { least: 0, most: 300 },
-  holdSeconds: { least: 1, most: 300 },
-  seconds: { least: 1, most: 3600 },
-  eights: { least: 1, most: 64 },
-  bpm: { least: 30, most: 240 },
-  repeats: { least: 1, most: 20 },
-  countIn: { least: 0, most: 16 },
+  sets: { least: 1, most: 20, isWhole: true },
+  reps: { least: 1, most: 200, isWhole: true },
+  secondsPerRep: { least: 0.3, most: 120, isWhole: false },
+  restSeconds: { least: 0, most: 300, isWhole: false },
+  holdSeconds: { least: 1, most: 300, isWhole: false },
+  seconds: { least: 1, most: 3600, isWhole: false },
+  eights: { least: 1, most: 64, isWhole: true },
+  bpm: { least: 30, most: 240, isWhole: false },
+  repeats: { least: 1, most: 20, isWhole: true },
+  countIn: { least: 0, most: 16, isWhole: true },
 } as const;
 
 export type DoseNumber = keyof typeof doseLimits;
 
+/**
+ * The kinds of a dose: which numbers each has, and by how much which of them grows with one press of `+`. Limits, forms, the
+ * classes of the contract and the schemas of files follow from this table.
+ */
+export const doseKinds = {
+  reps: { numbers: ['sets', 'reps', 'secondsPerRep', 'restSeconds'], step: { of: 'reps', by: 1 } },
+  hold: { numbers: ['sets', 'holdSeconds', 'restSeconds'], step: { of: 'holdSeconds', by: 5 } },
+  timed: { numbers: ['seconds'], step: { of: 'seconds', by: 15 } },
+  counts: { numbers: ['eights', 'bpm', 'repeats', 'countIn'], step: { of: 'eights', by: 1 } },
+} as const satisfies Readonly<
+  Record<Dose['kind'], { readonly numbers: readonly DoseNumber[]; readonly step: { readonly of: DoseNumber; readonly by: number } }>
+>;
+
+export const doseKindNames = Object.keys(doseKinds) as readonly Dose['kind'][]; // the keys of the table above
+
 /** The numbers of a dose by name, for checking and for forms. */
 export function numbersOf(dose: Dose): readonly (readonly [DoseNumber, number])[] {
-  switch (dose.kind) {
-    case 'reps':
-      return [
-        ['sets', dose.sets],
-        ['reps', dose.reps],
-        ['secondsPerRep', dose.secondsPerRep],
-        ['restSeconds', dose.restSeconds],
-      ];
-    case 'hold':
-      return [
-        ['sets', dose.sets],
-        ['holdSeconds', dose.holdSeconds],
-        ['restSeconds', dose.restSeconds],
-      ];
-    case 'timed':
-      return [['seconds', dose.seconds]];
-    case 'counts':
-      return [
-        ['eights', dose.eights],
-        ['bpm', dose.bpm],
-        ['repeats', dose.repeats],
-        ['countIn', dose.countIn],
-      ];
-  }
+  const numbers: Readonly<Record<string, unknown>> = { ...dose };
+  // each kind has the numbers that the table names
+  return doseKinds[dose.kind].numbers.map((name) => [name, numbers[name] as number]);
 }
 
-/** @returns the names of the numbers that lie outside `doseLimits` or are not finite; empty for a dose one can do. */
+/** @returns the names of the numbers that lie outside `doseLimits`, are not finite, or not whole where they are counted; empty for a dose one can do. */
 export function doseFaults(dose: Dose): readonly DoseNumber[] {
   return numbersOf(dose)
-    .filter(([name, value]) => !(value >= doseLimits[name].least && value <= doseLimits[name].most))
+    .filter(([name, value]) => !isDoseNumber(name, value))
     .map(([name]) => name);
+}
+
+/** Whether a value can be this number of a dose. */
+export function isDoseNumber(name: DoseNumber, value: unknown): value is number {
+  const { least, most, isWhole } = doseLimits[name];
+  return typeof value === 'number' && value >= least && value <= most && (!isWhole || Number.isInteger(value));
 }
 
 /**
@@ -63,19 +66,11 @@ export function doseFaults(dose: Dose): readonly DoseNumber[] {
  * Stays within `doseLimits`: at the limit the dose comes back unchanged.
  */
 export function stepDose(dose: Dose, direction: 'more' | 'less'): Dose {
-  const sign = direction === 'more' ? 1 : -1;
-  const stepped = (name: DoseNumber, value: number, step: number): number =>
-    Math.min(doseLimits[name].most, Math.max(doseLimits[name].least, value + sign * step));
-  switch (dose.kind) {
-    case 'reps':
-      return { ...dose, reps: stepped('reps', dose.reps, 1) };
-    case 'hold':
-      return { ...dose, holdSeconds: stepped('holdSeconds', dose.holdSeconds, 5) };
-    case 'timed':
-      return { ...dose, seconds: stepped('seconds', dose.seconds, 15) };
-    case 'counts':
-      return { ...dose, eights: stepped('eights', dose.eights, 1) };
-  }
+  const { of: name, by } = doseKinds[dose.kind].step;
+  const { least, most } = doseLimits[name];
+  const value = numbersOf(dose).find(([one]) => one === name)?.[1] ?? least;
+  const next = value + (direction === 'more' ? by : -by);
+  return { ...dose, [name]: Math.min(most, Math.max(least, next)) };
 }
 
 /** Work of one side in seconds, rests between sets left out: what the body does. */

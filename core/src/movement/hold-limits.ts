@@ -1,6 +1,6 @@
 import type { AgeBand } from './age-band.js';
 import type { Movement } from './movement.js';
-import type { Seconds } from '../unit.js';
+import type { Seconds } from '../values/unit.js';
 
 /** The longest hold by age (safety.md, hold-too-long): a stretch, and a support or shape held by strength. Usual cautions. */
 export const longestHold: Readonly<Record<AgeBand, { readonly stretch: Seconds; readonly support: Seconds }>> = {

@@ -1,7 +1,9 @@
-import { differingFields } from '../differing-fields.js';
+import { differingFields } from '../values/differing-fields.js';
+import { accepted, refused, type Result } from '../values/result.js';
 import type { Library } from './library.js';
+import { readLibrary, type LibraryFault } from './library-file.js';
 import type { Movement } from './movement.js';
-import type { MovementSlug } from '../unit.js';
+import type { MovementSlug } from '../values/unit.js';
 
 /** What taking in a library would do to the one that is there. */
 export interface LibraryChanges {
@@ -28,4 +30,30 @@ export function libraryChanges(current: Library, incoming: Iterable<Movement>): 
     else same.push(movement.slug);
   }
   return { added, changed, same };
+}
+
+/** What taking entries in would do: what is different, and the entries to be written. */
+export interface LibraryIntake {
+  readonly changes: LibraryChanges;
+  readonly movements: readonly Movement[];
+}
+
+/**
+ * Reads entries beside those that are there: what they refer to may be in the file or in the library.
+ * @returns what would be different, or all that is wrong by entry and field
+ */
+export function libraryIntake(current: Library, entries: readonly object[]): Result<LibraryIntake, readonly LibraryFault[]> {
+  // what is wrong in the file itself is told first; what it names may be in the library
+  const alone = readLibrary(entries);
+  const own = alone.ok ? [] : alone.error.filter(({ kind }) => kind !== 'dangling');
+  if (own.length > 0) return refused(own);
+  const named = new Set(entries.map((entry) => ('slug' in entry ? entry.slug : undefined)));
+  const others = [...current.values()].filter(({ slug }) => !named.has(slug));
+  // the others come first: a name that is there already is the fault of the entry that takes it again
+  const whole = readLibrary([...others, ...entries]);
+  if (!whole.ok) return refused(whole.error);
+  const incoming = [...whole.value.values()].filter(({ slug }) => named.has(slug));
+  const changes = libraryChanges(current, incoming);
+  const touched = new Set<string>([...changes.added, ...changes.changed.map(({ slug }) => slug)]);
+  return accepted({ changes, movements: incoming.filter(({ slug }) => touched.has(slug)) });
 }

@@ -1,6 +1,6 @@
-import { accepted, refused, type Result } from '../result.js';
+import { accepted, refused, type Result } from '../values/result.js';
 import { ageBands } from './age-band.js';
-import { doseFaults, type Dose } from './dose.js';
+import { doseFaults, doseKinds, type Dose } from './dose.js';
 import { hazards } from './hazard.js';
 import { longestHoldOf } from './hold-limits.js';
 import { movementKinds } from './kind.js';
@@ -8,7 +8,7 @@ import { poseNames } from '../figure/pose-book.js';
 import { libraryOf, type Library } from './library.js';
 import { framings, marks, surfaces, tierNames, type Movement } from './movement.js';
 import { levels, postures } from './posture.js';
-import { fieldShapes, isFields, type Fields } from './library-shapes.js';
+import { fieldShapes, isFields, tierFields, type Fields } from './library-shapes.js';
 import { regions } from './region.js';
 import { sectionKinds } from './section-kind.js';
 
@@ -142,6 +142,8 @@ function faultsOfEntry(entry: Fields, index: number): readonly LibraryFault[] {
   const posture = isFields(entry['posture']) ? entry['posture'] : {};
   oneOf('posture.from', posture['from'], postures);
   oneOf('posture.to', posture['to'], postures);
+  for (const through of Array.isArray(posture['through']) ? (posture['through'] as unknown[]) : [])
+    oneOf('posture.through', through, postures);
   for (const load of Array.isArray(entry['loads']) ? (entry['loads'] as unknown[]) : []) {
     oneOf('loads.region', isFields(load) ? load['region'] : load, regions);
     oneOf('loads.amount', isFields(load) ? load['amount'] : load, [1, 2, 3]);
@@ -158,6 +160,10 @@ function faultsOfEntry(entry: Fields, index: number): readonly LibraryFault[] {
     oneOf('tiers', tier, tierNames);
     if (!isFields(said) || typeof said['what'] !== 'string' || said['what'] === '') say(`tiers.${tier}.what`, 'missing', tier);
     else if (said['dose'] !== undefined) faults.push(...doseFaultsOf(name, `tiers.${tier}`, { dose: said['dose'] }, ['dose']));
+    if (!isFields(said)) continue;
+    for (const field of Object.keys(said)) if (!tierFields.has(field)) say(`tiers.${tier}`, 'unknown-field', field);
+    for (const asked of Array.isArray(said['prerequisites']) ? (said['prerequisites'] as unknown[]) : [])
+      oneOf(`tiers.${tier}.prerequisites.mark`, isFields(asked) ? asked['mark'] : asked, marks);
   }
   for (const asked of Array.isArray(entry['prerequisites']) ? (entry['prerequisites'] as unknown[]) : [])
     oneOf('prerequisites.mark', isFields(asked) ? asked['mark'] : asked, marks);
@@ -168,11 +174,16 @@ function faultsOfEntry(entry: Fields, index: number): readonly LibraryFault[] {
 
 function doseFaultsOf(entry: string, field: string, doses: unknown, names: readonly string[]): readonly LibraryFault[] {
   if (!isFields(doses)) return [fault(entry, field, 'missing', field)];
+  const others = Object.keys(doses).filter((name) => !names.includes(name));
+  if (others.length > 0) return others.map((name) => fault(entry, field, 'unknown-field', name));
   return names.flatMap((name) => {
     const dose = doses[name];
     if (dose === null || dose === undefined) return [];
-    if (!isFields(dose) || !['reps', 'hold', 'timed', 'counts'].includes(String(dose['kind'])))
+    if (!isFields(dose) || typeof dose['kind'] !== 'string' || !Object.hasOwn(doseKinds, dose['kind']))
       return [fault(entry, `${field}.${name}`, 'not-allowed', dose)];
+    const known: readonly string[] = ['kind', ...doseKinds[dose['kind'] as Dose['kind']].numbers]; // a key of the table
+    const unknown = Object.keys(dose).filter((one) => !known.includes(one));
+    if (unknown.length > 0) return unknown.map((one) => fault(entry, `${field}.${name}`, 'unknown-field', one));
     return doseFaults(dose as unknown as Dose) // its kind is known; each number is checked here, missing ones included
       .map((number) => fault(entry, `${field}.${name}.${number}`, 'dose-out-of-range', dose[number] ?? 'nothing'));
   });

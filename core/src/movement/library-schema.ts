@@ -1,32 +1,22 @@
 import { ageBands } from './age-band.js';
-import { doseLimits } from './dose.js';
+import { doseKinds, doseKindNames, doseLimits, type Dose } from './dose.js';
 import { movementKinds } from './kind.js';
 import { entryChoices, libraryFormat, mustBeWritten } from './library-file.js';
 import { fieldShapes } from './library-shapes.js';
 import { levels } from './posture.js';
 
-/** The numbers of a dose that are whole. */
-const wholeNumbers = new Set(['sets', 'reps', 'eights', 'repeats', 'countIn']);
-
-const doseFields = {
-  reps: ['sets', 'reps', 'secondsPerRep', 'restSeconds'],
-  hold: ['sets', 'holdSeconds', 'restSeconds'],
-  timed: ['seconds'],
-  counts: ['eights', 'bpm', 'repeats', 'countIn'],
-} as const;
-
-function doseSchema(kind: keyof typeof doseFields): object {
-  const fields = doseFields[kind];
+function doseSchema(kind: Dose['kind']): object {
+  const { numbers } = doseKinds[kind];
   return {
     type: 'object',
     additionalProperties: false,
-    required: ['kind', ...fields],
+    required: ['kind', ...numbers],
     properties: {
       kind: { const: kind },
       ...Object.fromEntries(
-        fields.map((field) => {
-          const { least, most } = doseLimits[field];
-          return [field, { type: wholeNumbers.has(field) ? 'integer' : 'number', minimum: least, maximum: most }];
+        numbers.map((name) => {
+          const { least, most, isWhole } = doseLimits[name];
+          return [name, { type: isWhole ? 'integer' : 'number', minimum: least, maximum: most }];
         }),
       ),
     },
@@ -34,7 +24,7 @@ function doseSchema(kind: keyof typeof doseFields): object {
 }
 
 /** An entry of a library as JSON Schema, from the same shapes, words and limits that `readLibrary` checks. */
-export function movementSchema(): object {
+export function movementSchema(): { readonly required: readonly string[] } & Readonly<Record<string, unknown>> {
   return {
     type: 'object',
     additionalProperties: false,
@@ -56,7 +46,7 @@ export function movementSchema(): object {
 
 /** The definitions that a schema with movements in it refers to. */
 export function doseDefinition(): object {
-  return { dose: { oneOf: [doseSchema('reps'), doseSchema('hold'), doseSchema('timed'), doseSchema('counts')] } };
+  return { dose: { oneOf: doseKindNames.map(doseSchema) } };
 }
 
 /** `leiter-library/1` as JSON Schema (2020-12). What it cannot say – circles, names that are not there – `readLibrary` says. */

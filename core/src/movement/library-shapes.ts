@@ -30,6 +30,10 @@ const number = (minimum: number, maximum: number): Shape => ({
   fits: (value) => typeof value === 'number' && value >= minimum && value <= maximum,
   schema: { type: 'number', minimum, maximum },
 });
+const whole = (minimum: number, maximum: number): Shape => ({
+  fits: (value) => Number.isInteger(value) && number(minimum, maximum).fits(value),
+  schema: { type: 'integer', minimum, maximum },
+});
 const flag: Shape = { fits: (value) => typeof value === 'boolean', schema: { type: 'boolean' } };
 const orNull = ({ fits, schema }: Shape): Shape => ({
   fits: (value) => value === null || fits(value),
@@ -40,14 +44,14 @@ const listOf = ({ fits, schema }: Shape, maxItems = 60): Shape => ({
   schema: { type: 'array', maxItems, items: schema },
 });
 const mapOf = ({ fits, schema }: Shape): Shape => ({
-  fits: (value) => isFields(value) && Object.values(value).every(fits),
+  fits: (value) => isFields(value) && Object.keys(value).every((key) => key !== '__proto__') && Object.values(value).every(fits),
   schema: { type: 'object', additionalProperties: schema },
 });
 /** An object with these fields and no others; a field marked optional may be left out. */
 const fieldsOf = (shapes: Readonly<Record<string, Shape>>, optional: readonly string[] = []): Shape => ({
   fits: (value) =>
     isFields(value) &&
-    Object.keys(value).every((key) => key in shapes) &&
+    Object.keys(value).every((key) => Object.hasOwn(shapes, key)) &&
     Object.entries(shapes).every(([key, shape]) => (value[key] === undefined ? optional.includes(key) : shape.fits(value[key]))),
   schema: {
     type: 'object',
@@ -58,8 +62,10 @@ const fieldsOf = (shapes: Readonly<Record<string, Shape>>, optional: readonly st
 });
 
 const slug: Shape = { ...text, schema: { type: 'string', pattern: '^[a-z0-9]+(-[a-z0-9]+)*$' } };
-const prerequisite = fieldsOf({ movement: slug, mark: wordOf(marks), stage: number(1, 20) }, ['stage']);
+const prerequisite = fieldsOf({ movement: slug, mark: wordOf(marks), stage: whole(1, 20) }, ['stage']);
 const anyText: Shape = { fits: (value) => typeof value === 'string', schema: text.schema };
+
+export const tierFields: ReadonlySet<string> = new Set(['what', 'fromGrade', 'equipment', 'prerequisites', 'dose']);
 
 /** What a version of a movement may say beside what changes, which is asked by name. */
 const tier: Shape = {
@@ -96,13 +102,13 @@ export const fieldShapes: Readonly<Record<string, Shape>> = {
   cues: listOf(text),
   cautions: listOf(text),
   figure: listOf(text),
-  loads: listOf(fieldsOf({ region: wordOf(regions), amount: number(1, 3) })),
+  loads: listOf(fieldsOf({ region: wordOf(regions), amount: whole(1, 3) })),
   term: orNull(fieldsOf({ text, language: text, sayIt: text, meaning: anyText })),
   posture: fieldsOf({ from: wordOf(postures), through: listOf(wordOf(postures)), to: wordOf(postures) }, ['through']),
   picture: orNull(text),
   support: orNull(text),
   instead: orNull(slug),
-  leastAge: number(2, 18),
+  leastAge: whole(2, 18),
   stages: listOf(fieldsOf({ name: text, see: text }), 20),
   prerequisites: listOf(prerequisite),
   faults: listOf(fieldsOf({ slug, name: text, fix: text, stops: flag })),

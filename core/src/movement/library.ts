@@ -1,4 +1,4 @@
-import type { MovementSlug } from '../unit.js';
+import type { MovementSlug } from '../values/unit.js';
 import type { Movement } from './movement.js';
 
 /** The movements a club can teach, by slug. */

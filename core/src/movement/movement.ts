@@ -1,5 +1,5 @@
 import type { Facing } from '../figure/draw.js';
-import type { Metres, MovementSlug, ProgrammeSlug } from '../unit.js';
+import type { Metres, MovementSlug, ProgrammeSlug } from '../values/unit.js';
 import type { AgeBand } from './age-band.js';
 import type { Dose } from './dose.js';
 import type { Effort } from './effort.js';

@@ -1,14 +1,26 @@
 import { stepsOf, type Step } from '../timing/step.js';
 import type { TimedItem } from '../timing/timeline.js';
-import type { ItemId, Seconds } from '../unit.js';
+import type { ItemId, Seconds } from '../values/unit.js';
 
 /** Milliseconds of a clock that never jumps; comes from outside. */
 type Milliseconds = number;
 
-/** A class being taught. Plain data: kept in the browser, it goes on after a reload where it was. */
+/** One pass of the timeline, whatever is put in above it: an item, and which round of its circuit. */
+export interface Pass {
+  readonly item: ItemId;
+  readonly round: number;
+}
+
+/**
+ * A class being taught. Plain data: kept in the browser, it goes on after a reload where it was. The plan may change meanwhile:
+ * what is being taught is known by its item, not by its place.
+ */
 export interface Run {
+  readonly v: 1;
   readonly startedAt: Milliseconds;
   readonly itemIndex: number;
+  /** What stands at `itemIndex`; null as long as nobody looked. */
+  readonly pass: Pass | 'over' | null;
   readonly itemStartedAt: Milliseconds;
   readonly pausedAt: Milliseconds | null;
   /** Real seconds per item so far; an item taught twice is summed. */
@@ -34,8 +46,63 @@ export interface Position {
 }
 
 export function startRun(now: Milliseconds): Run {
-  return { startedAt: now, itemIndex: 0, itemStartedAt: now, pausedAt: null, realSeconds: {} };
+  return { v: 1, startedAt: now, itemIndex: 0, pass: null, itemStartedAt: now, pausedAt: null, realSeconds: {} };
 }
+
+/** A run of less than a third of a class was a try of it: the class is still to be taught. */
+export function isTryOfAClass(taughtSeconds: Seconds, lengthMinutes: number): boolean {
+  return taughtSeconds * 3 < lengthMinutes * 60;
+}
+
+/**
+ * Reads a run as a browser kept it, whichever version of Leiter wrote it.
+ * @returns null for what is no run: then the class begins anew
+ */
+export function openRun(kept: unknown): Run | null {
+  if (typeof kept !== 'object' || kept === null) return null;
+  const { v, startedAt, itemIndex, itemStartedAt, pausedAt, realSeconds, pass } = kept as Readonly<Record<string, unknown>>;
+  const isTime = (value: unknown): value is number => typeof value === 'number' && Number.isFinite(value);
+  if (v !== undefined && v !== 1) return null;
+  if (!isTime(startedAt) || !isTime(itemIndex) || !isTime(itemStartedAt) || !(pausedAt === null || isTime(pausedAt))) return null;
+  if (typeof realSeconds !== 'object' || realSeconds === null || !Object.values(realSeconds).every(isTime)) return null;
+  return {
+    v: 1,
+    startedAt,
+    itemIndex: Math.max(0, Math.floor(itemIndex)),
+    pass: pass === 'over' || isPass(pass) ? pass : null,
+    itemStartedAt,
+    pausedAt,
+    realSeconds: realSeconds as Run['realSeconds'], // looked at above
+  };
+}
+
+function isPass(value: unknown): value is Pass {
+  return typeof value === 'object' && value !== null && 'item' in value && typeof value.item === 'string' && 'round' in value;
+}
+
+/**
+ * The run on a plan as it is now: what is being taught stays, wherever it stands by now. Where it was taken out, what stands in its
+ * place is next.
+ * @returns the same object when nothing changed
+ */
+function anchored(run: Run, items: readonly TimedItem[]): Run {
+  const { pass } = run;
+  if (pass === 'over') return run.itemIndex === items.length ? run : { ...run, itemIndex: items.length };
+  const here = passAt(items, run.itemIndex);
+  if (!pass) return { ...run, pass: here };
+  if (here !== 'over' && isSamePass(here, pass)) return run;
+  const index = items.findIndex((timed) => isSamePass({ item: timed.item.id, round: timed.round }, pass));
+  if (index >= 0) return { ...run, itemIndex: index };
+  const place = Math.min(run.itemIndex, items.length);
+  return { ...run, itemIndex: place, pass: passAt(items, place) };
+}
+
+function passAt(items: readonly TimedItem[], index: number): Pass | 'over' {
+  const timed = items[index];
+  return timed ? { item: timed.item.id, round: timed.round } : 'over';
+}
+
+const isSamePass = (one: Pass, other: Pass): boolean => one.item === other.item && one.round === other.round;
 
 /** The moment that counts: while paused, time stands still. */
 function momentOf(run: Run, now: Milliseconds): Milliseconds {
@@ -47,11 +114,11 @@ function momentOf(run: Run, now: Milliseconds): Milliseconds {
  * @returns the same object when nothing changed.
  */
 export function caughtUp(run: Run, items: readonly TimedItem[], now: Milliseconds): Run {
-  let current = run;
+  let current = anchored(run, items);
   for (let timed = items[current.itemIndex]; timed; timed = items[current.itemIndex]) {
     const endsAt = current.itemStartedAt + timed.seconds * 1000;
     if (momentOf(current, now) < endsAt) break;
-    current = leave(current, timed, endsAt, current.itemIndex + 1);
+    current = leave(current, items, endsAt, current.itemIndex + 1);
   }
   return current;
 }
@@ -69,23 +136,27 @@ export function moved(run: Run, move: RunMove, items: readonly TimedItem[], now:
         ? current
         : { ...current, pausedAt: null, itemStartedAt: current.itemStartedAt + now - current.pausedAt };
     case 'on':
-      return timed ? leave(current, timed, moment, current.itemIndex + 1) : current;
+      return timed ? leave(current, items, moment, current.itemIndex + 1) : current;
     case 'back': {
       const isAtStart = moment - current.itemStartedAt < 3000;
       const index = Math.max(0, Math.min(items.length - 1, current.itemIndex - (isAtStart || !timed ? 1 : 0)));
-      return timed ? leave(current, timed, moment, index) : { ...current, itemIndex: index, itemStartedAt: moment };
+      return timed
+        ? leave(current, items, moment, index)
+        : { ...current, itemIndex: index, pass: passAt(items, index), itemStartedAt: moment };
     }
   }
 }
 
-function leave(run: Run, timed: TimedItem, at: Milliseconds, nextIndex: number): Run {
+function leave(run: Run, items: readonly TimedItem[], at: Milliseconds, nextIndex: number): Run {
+  const id = items[run.itemIndex]?.item.id ?? '';
   const spent = Math.max(0, (at - run.itemStartedAt) / 1000);
-  const realSeconds = { ...run.realSeconds, [timed.item.id]: (run.realSeconds[timed.item.id] ?? 0) + spent };
-  return { ...run, itemIndex: nextIndex, itemStartedAt: at, realSeconds };
+  const realSeconds = { ...run.realSeconds, [id]: (run.realSeconds[id] ?? 0) + spent };
+  return { ...run, itemIndex: nextIndex, pass: passAt(items, nextIndex), itemStartedAt: at, realSeconds };
 }
 
 /** What to show at a moment. Expects a run that is caught up. */
-export function positionOf(run: Run, items: readonly TimedItem[], now: Milliseconds): Position {
+export function positionOf(kept: Run, items: readonly TimedItem[], now: Milliseconds): Position {
+  const run = anchored(kept, items);
   const timed = items[run.itemIndex] ?? null;
   const moment = momentOf(run, now);
   const elapsed = timed ? Math.min(timed.seconds, (moment - run.itemStartedAt) / 1000) : 0;

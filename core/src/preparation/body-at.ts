@@ -1,7 +1,7 @@
 import type { Effort } from '../movement/effort.js';
 import type { Region } from '../movement/region.js';
 import type { Timeline } from '../timing/timeline.js';
-import type { ItemId, Seconds } from '../unit.js';
+import type { ItemId, Seconds } from '../values/unit.js';
 import { onHandsSeconds } from './on-hands.js';
 import { preparationSettings } from './settings.js';
 import { isWarm, warmSecondsBefore } from './warmth.js';

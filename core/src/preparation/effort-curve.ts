@@ -1,6 +1,6 @@
 import type { Effort } from '../movement/effort.js';
 import type { Timeline } from '../timing/timeline.js';
-import type { Seconds } from '../unit.js';
+import type { Seconds } from '../values/unit.js';
 import { preparationSettings } from './settings.js';
 
 /** Effort over a class, smoothed over a minute. */
@@ -36,7 +36,7 @@ export function effortCurveOver(stretches: readonly EffortStretch[]): EffortCurv
   return { stepSeconds, values };
 }
 
-/** Effort × seconds from the start to a moment; asked with rising or falling moments alike, in time log(items). */
+/** Effort × seconds from the start to a moment; a moment near the one asked before is found at once. */
 function integralOf(stretches: readonly EffortStretch[]): (second: Seconds) => number {
   const starts: number[] = [];
   const sums: number[] = [];
@@ -48,15 +48,11 @@ function integralOf(stretches: readonly EffortStretch[]): (second: Seconds) => n
     start += seconds;
     sum += effort * seconds;
   }
+  let at = 0;
   return (second) => {
-    let low = 0;
-    let high = starts.length - 1;
-    while (low < high) {
-      const middle = Math.ceil((low + high) / 2);
-      if ((starts[middle] ?? 0) <= second) low = middle;
-      else high = middle - 1;
-    }
-    const stretch = stretches[low];
-    return (sums[low] ?? 0) + (stretch ? stretch.effort * Math.max(0, Math.min(stretch.seconds, second - (starts[low] ?? 0))) : 0);
+    while (at > 0 && (starts[at] ?? 0) > second) at -= 1;
+    while ((starts[at + 1] ?? Infinity) <= second) at += 1;
+    const stretch = stretches[at];
+    return (sums[at] ?? 0) + (stretch ? stretch.effort * Math.max(0, Math.min(stretch.seconds, second - (starts[at] ?? 0))) : 0);
   };
 }

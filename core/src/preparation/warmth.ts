@@ -1,5 +1,5 @@
 import type { Timeline } from '../timing/timeline.js';
-import type { ItemId, Seconds } from '../unit.js';
+import type { ItemId, Seconds } from '../values/unit.js';
 import { preparationSettings } from './settings.js';
 
 /**

@@ -1,5 +1,5 @@
 import type { Mark } from '../movement/movement.js';
-import type { ChildId, ClassId, Day, MovementSlug, ObservationId } from '../unit.js';
+import type { ChildId, ClassId, Day, MovementSlug, ObservationId } from '../values/unit.js';
 
 export const observedSides = ['none', 'left', 'right', 'both'] as const;
 export type ObservedSide = (typeof observedSides)[number];
@@ -37,15 +37,17 @@ export interface Observation {
   readonly source: ObservationSource;
   readonly classId: ClassId | null;
   readonly supersedes: ObservationId | null;
+  /** It takes back the mark that it supersedes, and says nothing itself. */
+  readonly isWithdrawal?: boolean;
 }
 
 /**
- * The observations that count, oldest first: those superseded are left out, and one sent twice counts once.
+ * The observations that count, oldest first: those superseded or taken back are left out, and one sent twice counts once.
  * Ordered by day, then by when they were given, then by id, so that the answer does not depend on the order of storage.
  */
 export function currentObservations(observations: readonly Observation[]): readonly Observation[] {
   const superseded = new Set(observations.map(({ supersedes }) => supersedes));
-  const byId = new Map(observations.filter(({ id }) => !superseded.has(id)).map((one) => [one.id, one]));
+  const byId = new Map(observations.filter(({ id, isWithdrawal }) => !superseded.has(id) && !isWithdrawal).map((one) => [one.id, one]));
   return [...byId.values()].sort((a, b) => compare(a.seenOn, b.seenOn) || compare(a.recordedAt, b.recordedAt) || compare(a.id, b.id));
 }
 

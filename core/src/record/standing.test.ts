@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { addDays } from '../day.js';
+import { addDays } from '../values/day.js';
 import { marks, type Mark } from '../movement/movement.js';
 import type { Criterion } from '../syllabus/syllabus.js';
 import { anObservation, aRequirement } from '../testing/makers.js';

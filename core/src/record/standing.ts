@@ -1,7 +1,7 @@
-import { addDays, daysBetween } from '../day.js';
+import { addDays, daysBetween } from '../values/day.js';
 import { marks, type Mark } from '../movement/movement.js';
 import { sidesAsked, type Criterion, type Requirement } from '../syllabus/syllabus.js';
-import type { Day } from '../unit.js';
+import type { Day } from '../values/unit.js';
 import { currentObservations, tellsAbout, type Observation } from './observation.js';
 
 export const standingNames = ['unseen', 'not-yet', 'with-help', 'shown', 'met', 'fading'] as const;

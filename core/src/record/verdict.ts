@@ -1,6 +1,6 @@
-import { ageOn, daysBetween } from '../day.js';
+import { ageOn, daysBetween } from '../values/day.js';
 import type { Grade } from '../syllabus/syllabus.js';
-import type { Day } from '../unit.js';
+import type { Day } from '../values/unit.js';
 import { currentObservations, type Observation } from './observation.js';
 import { isMet, standingOfCurrent, type Standing } from './standing.js';
 

@@ -1,4 +1,4 @@
-import { differingFields } from '../differing-fields.js';
+import { differingFields } from '../values/differing-fields.js';
 import type { WrittenGrade, WrittenRequirement, WrittenSyllabus } from './syllabus-file.js';
 import { wholeCriterion, type Criterion } from './syllabus.js';
 

@@ -1,5 +1,5 @@
 import type { Mark } from '../movement/movement.js';
-import type { GradeId, MovementSlug, ProgrammeSlug, RequirementId } from '../unit.js';
+import type { GradeId, MovementSlug, ProgrammeSlug, RequirementId } from '../values/unit.js';
 
 /** When a requirement counts as met (model.md). */
 export interface Criterion {

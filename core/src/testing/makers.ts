@@ -1,8 +1,8 @@
-import type { Finding } from '../checks/finding.js';
+import type { Finding } from '../checks/all-checks.js';
 import type { ClassPlan, Item } from '../class-plan/class-plan.js';
 import type { PlanEdit } from '../class-plan/edit.js';
 import { applyEdits } from '../class-plan/edit.js';
-import { evaluatePlan, type Evaluation, type EvaluationContext } from '../class-plan/evaluation.js';
+import { evaluatePlan, type Evaluation, type EvaluationContext } from '../composing/evaluation.js';
 import type { Dose } from '../movement/dose.js';
 import { libraryOf, type Library } from '../movement/library.js';
 import type { Movement } from '../movement/movement.js';

@@ -2,7 +2,7 @@ import { passesOf, type Familiarity, type Item } from '../class-plan/class-plan.
 import { activeSecondsOf, restSecondsOf, type Dose } from '../movement/dose.js';
 import type { MovementKind } from '../movement/kind.js';
 import type { Framing, Movement } from '../movement/movement.js';
-import type { Seconds } from '../unit.js';
+import type { Seconds } from '../values/unit.js';
 import type { TimingSettings } from './settings.js';
 
 /** What the seconds of one item are made of; they add up to its length. */

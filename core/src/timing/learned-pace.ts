@@ -1,5 +1,5 @@
 import type { MovementKind } from '../movement/kind.js';
-import type { Seconds } from '../unit.js';
+import type { Seconds } from '../values/unit.js';
 
 /** What a class taught leaves behind of one item. */
 export interface ItemRun {

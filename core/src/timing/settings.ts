@@ -1,5 +1,5 @@
 import type { MovementKind } from '../movement/kind.js';
-import type { Seconds } from '../unit.js';
+import type { Seconds } from '../values/unit.js';
 
 /** What everything around the work costs. Each number stands once; a club can change it. Source: job.md, model.md. */
 export interface TimingSettings {

@@ -1,6 +1,6 @@
 import { passesOf } from '../class-plan/class-plan.js';
 import type { Dose } from '../movement/dose.js';
-import type { Seconds } from '../unit.js';
+import type { Seconds } from '../values/unit.js';
 import type { TimedItem } from './timeline.js';
 
 /** The side of the children's bodies that works in a step. */

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { aContext, aLibrary, aMovement, anItem, aPlan, evaluated } from '../testing/makers.js';
 import { movementKinds } from '../movement/kind.js';
-import { evaluatePlan } from '../class-plan/evaluation.js';
+import { evaluatePlan } from '../composing/evaluation.js';
 import { familiarityOf } from './familiarity.js';
 import { secondsOf } from './item-time.js';
 import { learnedPace, type ItemRun } from './learned-pace.js';

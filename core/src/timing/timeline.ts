@@ -4,7 +4,7 @@ import { activeSecondsOf } from '../movement/dose.js';
 import type { MovementKind } from '../movement/kind.js';
 import type { Library } from '../movement/library.js';
 import type { Movement } from '../movement/movement.js';
-import type { ItemId, MovementSlug, Seconds } from '../unit.js';
+import type { ItemId, MovementSlug, Seconds } from '../values/unit.js';
 import { familiarityOf, type Exposure } from './familiarity.js';
 import {
   changesFraming,

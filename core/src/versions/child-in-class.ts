@@ -2,7 +2,7 @@ import type { Mark, Prerequisite, Surface } from '../movement/movement.js';
 import { marks } from '../movement/movement.js';
 import type { Syllabus } from '../syllabus/syllabus.js';
 import type { Spares } from './spares.js';
-import type { ChildId, Metres, MovementSlug } from '../unit.js';
+import type { ChildId, Metres, MovementSlug } from '../values/unit.js';
 
 /** What a child has at home, as far as it decides what the child can do. */
 export interface Home {

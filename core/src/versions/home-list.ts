@@ -1,6 +1,6 @@
 import type { Library } from '../movement/library.js';
 import type { Movement } from '../movement/movement.js';
-import type { ChildId, Metres } from '../unit.js';
+import type { ChildId, Metres } from '../values/unit.js';
 import type { Version } from './version.js';
 
 /** What a family needs for a class: of what its child does, and of nothing else. */

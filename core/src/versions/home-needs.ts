@@ -8,27 +8,33 @@ export type HomeNeed = (typeof homeNeeds)[number];
 /** A home shorter by less than this is not short: nobody measures a carpet to the centimetre. */
 const measuredToM = 0.05;
 
+/** What a movement wants of a home: of itself, or of one of its versions where that wants other things. */
+type Wanted = readonly [movement: Movement, equipment: readonly string[] | undefined, home: Home, startsAt: string | null];
+
+/** Whether a home lacks it, need by need, in the order in which they are told. */
+const isLacking: Readonly<Record<HomeNeed, (...wanted: Wanted) => boolean>> = {
+  surface: ({ needs }, _, home) => !standsOn(needs.surface, home),
+  space: ({ needs }, _, home) => !fitsInto(needs.footprint, home),
+  equipment: (movement, equipment, home) => missingThings(movement, equipment, home).length > 0,
+  adult: ({ needs }, _, home) =>
+    needs.adult === 'hands-on' ? home.adult !== 'in-the-room' : needs.adult === 'at-hand' && home.adult === 'not-at-hand',
+  partner: ({ needs }, _, home) => needs.partner && !home.partner,
+  quiet: ({ needs }, _, home, startsAt) => needs.quiet === 'loud' && startsAt !== null && isQuietAt(home, startsAt),
+};
+
 /**
  * What a home lacks for a movement.
- * @param equipment of the version, where it differs from the movement's
- * @param startsAt when the class begins, `HH:MM`; null where that is not known, and no hour is quiet.
+ * @param wanted the movement; the equipment of the version, where it differs from the movement's; the home; and when the class
+ *   begins, `HH:MM`, or null where that is not known, and no hour is quiet.
  */
-export function lacking(
-  movement: Movement,
-  equipment: readonly string[] | undefined,
-  home: Home,
-  startsAt: string | null,
-): readonly HomeNeed[] {
-  const { needs } = movement;
-  const found: HomeNeed[] = [];
-  if (!standsOn(needs.surface, home)) found.push('surface');
-  if (!fitsInto(needs.footprint, home)) found.push('space');
-  if (missingThings(movement, equipment, home).length > 0) found.push('equipment');
-  if (needs.adult === 'hands-on' ? home.adult !== 'in-the-room' : needs.adult === 'at-hand' && home.adult === 'not-at-hand')
-    found.push('adult');
-  if (needs.partner && !home.partner) found.push('partner');
-  if (needs.quiet === 'loud' && startsAt !== null && isQuietAt(home, startsAt)) found.push('quiet');
-  return found;
+export function lacking(...wanted: Wanted): readonly HomeNeed[] {
+  return homeNeeds.filter((need) => isLacking[need](...wanted));
+}
+
+/** @returns the first of what `lacking` says; null where nothing is lacking. */
+export function firstLack(...wanted: Wanted): HomeNeed | null {
+  for (const need of homeNeeds) if (isLacking[need](...wanted)) return need;
+  return null;
 }
 
 /** The floor itself, or a mat or rug that is there to be laid on it. */
@@ -50,9 +56,31 @@ export function missingThings(
   { things }: Pick<Home, 'things'>,
 ): readonly string[] {
   const wanted = equipment ?? movement.needs.equipment;
-  const isThere = (phrase: string): boolean =>
-    things.some((thing) => phrase.toLowerCase().includes(thing.toLowerCase()) || thing.toLowerCase().includes(phrase.toLowerCase()));
+  if (wanted.length === 0) return wanted;
+  const isThere = (phrase: string): boolean => things.some((thing) => namesThing(phrase, thing) || namesThing(thing, phrase));
   return wanted.filter((thing) => !isThere(thing) && !(movement.equipmentStandIns[thing] ?? []).some(isThere));
+}
+
+/** Whether a phrase names a thing as a whole word: a ball is no ballet barre, and an iPad no pad. Of several words all are there. */
+function namesThing(phrase: string, thing: string): boolean {
+  const there = wordsIn(phrase);
+  const wanted = wordsIn(thing);
+  return wanted.length > 0 && wanted.every((word) => there.includes(word));
+}
+
+const knownWords = new Map<string, readonly string[]>();
+const mostKnownWords = 5000;
+
+/** Words without case, and without the ending of the plural. The same few things are asked about for every child and item. */
+function wordsIn(phrase: string): readonly string[] {
+  const known = knownWords.get(phrase);
+  if (known) return known;
+  const words = (phrase.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? []).map((word) =>
+    word.length > 3 ? word.replace(/(?<!s)s$/, '') : word,
+  );
+  if (knownWords.size >= mostKnownWords) knownWords.clear();
+  knownWords.set(phrase, words);
+  return words;
 }
 
 function isQuietAt({ quietHours }: Home, time: string): boolean {

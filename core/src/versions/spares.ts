@@ -1,7 +1,7 @@
 import type { Hazard } from '../movement/hazard.js';
 import type { Movement } from '../movement/movement.js';
 import type { Region } from '../movement/region.js';
-import type { Day } from '../unit.js';
+import type { Day } from '../values/unit.js';
 
 /** What a child must not do for now, as a health note says it: nothing else of the note is needed to plan. */
 export interface Spares {

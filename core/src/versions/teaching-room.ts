@@ -1,5 +1,5 @@
 import type { Framing, Movement } from '../movement/movement.js';
-import type { Metres } from '../unit.js';
+import type { Metres } from '../values/unit.js';
 
 /** Where an instructor teaches, and what the camera sees of it. */
 export interface TeachingRoom {

@@ -1,15 +1,14 @@
 import type { Item } from '../class-plan/class-plan.js';
-import { movementsOfKind } from '../movement/by-kind.js';
 import type { Library } from '../movement/library.js';
-import type { MovementKind } from '../movement/kind.js';
 import type { Hazard } from '../movement/hazard.js';
 import type { Region } from '../movement/region.js';
-import { tierNames, type Movement, type TierName } from '../movement/movement.js';
+import { tierNames, type Movement, type Prerequisite, type TierName } from '../movement/movement.js';
 import type { Syllabus } from '../syllabus/syllabus.js';
 import type { TimedItem } from '../timing/timeline.js';
-import type { ChildId, ItemId, MovementSlug } from '../unit.js';
+import type { ChildId, ItemId, MovementSlug } from '../values/unit.js';
 import { abilityOf, rungOf, type Ability, type ChildInClass } from './child-in-class.js';
-import { lacking, type HomeNeed } from './home-needs.js';
+import { firstLack, lacking, type HomeNeed } from './home-needs.js';
+import { relativesIn, type Relatives } from './relatives.js';
 import { sparedIn } from './spares.js';
 
 /** Why a child does not do a version. */
@@ -48,9 +47,6 @@ export interface VersionContext {
   readonly startsAt: string | null;
 }
 
-/** How far from a movement its easier relatives are looked for. */
-const furthestRelative = 4;
-
 /**
  * Which version each child does of each item, and why (model.md): from the harder tier to the easier the first that its grade
  * reaches, whose prerequisites stand, and which its home allows; else the nearest easier relative that does; else none.
@@ -60,18 +56,18 @@ const furthestRelative = 4;
  */
 export function versionsOf(items: readonly TimedItem[], library: Library, context: VersionContext): readonly Version[] {
   const kept = keptFor(library, context);
-  if (items.every(({ item }) => kept.byItem.has(item))) return items.flatMap(({ item }) => kept.byItem.get(item) ?? []);
-  const abilities = context.children.map((child) => abilityOf(child, context.ladder));
-  const search: Search = {
-    ...context,
-    relativesOf: askedOnce((movement) => easierRelatives(movement, library)),
-    standInsOf: askedOnce((movement) => sameUse(movement, library)),
-  };
-  return items.flatMap(({ item, movement }) => {
-    const versions = kept.byItem.get(item) ?? abilities.map((ability) => versionOf(item, movement, ability, search));
+  let abilities: readonly Ability[] | null = null;
+  const relatives = relativesIn(library);
+  const perItem = items.map(({ item, movement }) => {
+    const known = kept.byItem.get(item);
+    if (known) return known;
+    abilities ??= context.children.map((child) => abilityOf(child, context.ladder));
+    const versions = abilities.map((ability) => versionOf(item, movement, ability, context, relatives));
     kept.byItem.set(item, versions);
     return versions;
   });
+  // lists are joined whole, far faster than one by one: there are hundreds of versions, and this runs at every key
+  return ([] as readonly Version[]).concat(...perItem);
 }
 
 /** What was found for the items of a plan; holds for the same children, library, ladder and hour. */
@@ -93,54 +89,30 @@ function keptFor(library: Library, { children, ladder, startsAt }: VersionContex
   return kept;
 }
 
-/** What else there is for a movement: the same for all children, and looked for only where somebody needs it. */
-interface Search extends VersionContext {
-  readonly relativesOf: (movement: Movement) => readonly Movement[];
-  readonly standInsOf: (movement: Movement) => readonly Movement[];
-}
-
-function askedOnce(ask: (movement: Movement) => readonly Movement[]): (movement: Movement) => readonly Movement[] {
-  const answers = new Map<MovementSlug, readonly Movement[]>();
-  return (movement) => {
-    const answer = answers.get(movement.slug) ?? ask(movement);
-    answers.set(movement.slug, answer);
-    return answer;
-  };
-}
-
-function versionOf(item: Item, movement: Movement, ability: Ability, context: Search): Version {
+function versionOf(item: Item, movement: Movement, ability: Ability, context: VersionContext, relatives: Relatives): Version {
   const { child } = ability;
-  const byHand = item.tierByHand?.[child.id];
+  const itemId = item.id;
+  const childId = child.id;
+  const byHand = item.tierByHand?.[childId];
   if (byHand !== undefined) {
     const equipment = movement.tiers[byHand]?.equipment;
     const lacks = child.home ? lacking(movement, equipment, child.home, context.startsAt) : nothing;
-    const bar = healthBar(movement, child);
-    return { itemId: item.id, childId: child.id, tier: byHand, movement: movement.slug, isByHand: true, bar, lacks };
+    return { itemId, childId, tier: byHand, movement: movement.slug, isByHand: true, bar: healthBar(movement, child), lacks };
   }
-  const reckoned = (tier: Version['tier'], slug: MovementSlug, bar: Bar | null): Version => ({
-    itemId: item.id,
-    childId: child.id,
-    tier,
-    movement: slug,
-    isByHand: false,
-    bar,
-    lacks: nothing,
-  });
   let bar: Bar | null = null;
   for (const tier of hardestFirst) {
     if (!item.tiers.includes(tier)) continue;
     const found = barOf(movement, tier, ability, context);
-    if (!found) return reckoned(tier, movement.slug, bar);
+    if (!found) return { itemId, childId, tier, movement: movement.slug, isByHand: false, bar, lacks: nothing };
     bar = found;
   }
   const fits = (one: Movement): boolean => barOf(one, 'core', ability, context) === null;
-  const relative = context.relativesOf(movement).find(fits) ?? context.standInsOf(movement).find(fits);
-  return reckoned(relative ? 'instead' : null, relative?.slug ?? movement.slug, bar);
+  const other = relatives.easierThan(movement).find(fits) ?? relatives.standInsFor(movement).find(fits);
+  return { itemId, childId, tier: other ? 'instead' : null, movement: (other ?? movement).slug, isByHand: false, bar, lacks: nothing };
 }
 
 const hardestFirst = tierNames.toReversed();
 const nothing: readonly HomeNeed[] = [];
-const noPrerequisites: Movement['prerequisites'] = [];
 
 function healthBar(movement: Movement, { spares }: ChildInClass): Bar | null {
   const spared = sparedIn(movement, spares);
@@ -155,57 +127,16 @@ function barOf(movement: Movement, tier: TierName, ability: Ability, { ladder, s
   const health = healthBar(movement, child);
   if (health) return health;
   if (said?.fromGrade && rungOf(said.fromGrade, ladder) > ability.rung) return { kind: 'grade', grade: said.fromGrade };
-  const open =
-    (said?.prerequisites ?? noPrerequisites).find((one) => !ability.reaches(one)) ??
-    (tier === 'easier' ? noPrerequisites : movement.prerequisites).find((one) => !ability.reaches(one));
+  const open = firstOpen(said?.prerequisites, ability) ?? (tier === 'easier' ? undefined : firstOpen(movement.prerequisites, ability));
   if (open) return { kind: 'prerequisite', movement: open.movement };
-  const [need] = child.home ? lacking(movement, said?.equipment, child.home, startsAt) : [];
-  return need === undefined ? null : { kind: 'home', need };
+  const need = child.home && firstLack(movement, said?.equipment, child.home, startsAt);
+  return need && { kind: 'home', need };
 }
 
-/** What is done instead and what comes before, and before that: the nearest first. */
-function easierRelatives(movement: Movement, library: Library): readonly Movement[] {
-  const seen = new Set([movement.slug]);
-  const found: Movement[] = [];
-  let open: readonly Movement[] = [movement];
-  for (let distance = 1; distance <= furthestRelative && open.length > 0; distance += 1) {
-    const next: Movement[] = [];
-    for (const { instead, prerequisites } of open)
-      for (const slug of [...(instead === null ? [] : [instead]), ...prerequisites.map((one) => one.movement)]) {
-        const relative = seen.has(slug) ? undefined : library.get(slug);
-        seen.add(slug);
-        if (relative) next.push(relative);
-      }
-    found.push(...next);
-    open = next;
-  }
-  return found;
+function firstOpen(prerequisites: Movement['prerequisites'] | undefined, ability: Ability): Prerequisite | undefined {
+  if (prerequisites) for (const one of prerequisites) if (!ability.reaches(one)) return one;
+  return undefined;
 }
-
-/** What stands in for a stretch, a warm-up or a game need not be a step towards it; for a skill it has to be. */
-const learnt: ReadonlySet<MovementKind> = new Set(['skill', 'drill', 'combination']);
-
-/** Other movements of the same kind and use, no harder than it: they ready, stretch or load the same; the nearest first. */
-function sameUse(movement: Movement, library: Library): readonly Movement[] {
-  if (learnt.has(movement.kind)) return [];
-  const wanted = useOf(movement);
-  const shared = (one: Movement): number => [...useOf(one)].filter((region) => wanted.has(region)).length;
-  return movementsOfKind(library, movement.kind)
-    .filter(
-      (one) =>
-        one.slug !== movement.slug &&
-        one.effort <= movement.effort &&
-        one.sections.some((section) => movement.sections.includes(section)) &&
-        (one.programmes.length === 0 || one.programmes.some((programme) => movement.programmes.includes(programme))),
-    )
-    .map((one) => ({ one, shared: shared(one) }))
-    .filter((found) => wanted.size === 0 || found.shared > 0)
-    .sort((a, b) => b.shared - a.shared)
-    .map(({ one }) => one);
-}
-
-const useOf = ({ prepares, lengthens, loads }: Movement): ReadonlySet<Region> =>
-  new Set([...prepares, ...lengthens, ...loads.map(({ region }) => region)]);
 
 /** How many children do which version of an item. */
 export interface VersionCounts {

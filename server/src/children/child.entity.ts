@@ -24,6 +24,10 @@ export class ChildEntity {
   @Column('jsonb')
   household!: Household;
 
+  /** Grows with each change of the home. */
+  @Column('integer', { name: 'household_version', default: 1 })
+  householdVersion!: number;
+
   @Column('timestamptz', { name: 'archived_at', nullable: true })
   archivedAt!: Date | null;
 }

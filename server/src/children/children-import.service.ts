@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import type { ChildrenImportResponse } from '@leiter/contract';
 import {
   accepted,
@@ -16,14 +17,14 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager } from 'typeorm';
 import { ClubService } from '../club/club.service.js';
 import { rows } from '../database/rows.js';
+import { ImportsService } from '../imports/imports.service.js';
+import { StaffService } from '../staff/staff.service.js';
 import { GroupsService } from '../groups/groups.service.js';
-import { notFound } from '../http/problem.js';
 import { readTable, writeTable } from '../http/spreadsheet.js';
-import type { Asker } from '../people/session.guard.js';
+import type { Asker } from '../people/asker.js';
 import { SyllabusService } from '../syllabus/syllabus.service.js';
-import { ChildEntity } from './child.entity.js';
-import { EnrolmentEntity } from './enrolment.entity.js';
-import { GradeAwardEntity } from './grade-award.entity.js';
+import type { ChildEntity } from './child.entity.js';
+import { unknownHousehold } from './child.mapper.js';
 
 /** What an import did to a child, by ids only. */
 interface Before {
@@ -34,17 +35,6 @@ interface Before {
   readonly awards: readonly string[];
 }
 
-/** The household of a child of which a list says nothing: the careful side, until somebody says what is there. */
-const unknownHousehold = {
-  surface: 'tiles',
-  clearLengthM: 2,
-  clearWidthM: 1.5,
-  things: [],
-  adult: 'not-at-hand',
-  partner: false,
-  quietHours: null,
-} as const;
-
 @Injectable()
 export class ChildrenImportService {
   constructor(
@@ -52,6 +42,8 @@ export class ChildrenImportService {
     private readonly clubs: ClubService,
     private readonly groups: GroupsService,
     private readonly syllabuses: SyllabusService,
+    private readonly imports: ImportsService,
+    private readonly staff: StaffService,
   ) {}
 
   async write(clubId: string): Promise<string> {
@@ -59,83 +51,172 @@ export class ChildrenImportService {
   }
 
   /** Takes in a list of children, all or none. */
-  async take(
+  take(
     asker: Asker,
     text: string,
     { isDryRun }: { readonly isDryRun: boolean },
   ): Promise<Result<ChildrenImportResponse, readonly CellFault[]>> {
-    const context = await this.context(asker.clubId);
-    const read = readChildrenTable(readTable(text), context);
-    if (!read.ok) return read;
-    const lines = read.value.map(({ row, givenName, familyInitial, what, fields }) => ({
-      row,
-      name: `${givenName} ${familyInitial}`,
-      what,
-      fields,
-    }));
-    const touched = read.value.filter(({ what }) => what !== 'same');
-    if (isDryRun || touched.length === 0) return accepted({ lines, importId: null });
-    const importId = await this.source.transaction(async (manager) => {
-      const before: Before[] = [];
-      for (const intakes of groupBy(touched, ({ firstRow }) => firstRow).values())
-        before.push(await storeChild(manager, asker, intakes, context.today));
-      const [stored] = await rows<{ id: string }>(
-        manager,
-        'INSERT INTO children_import (club_id, imported_by, before) VALUES ($1, $2, $3) RETURNING id',
-        [asker.clubId, asker.id, JSON.stringify(before)],
-      );
-      return stored?.id ?? null;
+    return this.imports.run(asker, 'children', { isDryRun }, async (manager) => {
+      const context = await this.context(asker.clubId, manager);
+      const read = readChildrenTable(readTable(text), context);
+      if (!read.ok) return read;
+      const barred = await this.barred(asker, read.value);
+      if (barred.length > 0) return refused(barred);
+      const lines = read.value.map(({ row, givenName, familyInitial, what, fields }) => ({
+        row,
+        name: `${givenName} ${familyInitial}`,
+        what,
+        fields,
+      }));
+      const touched = read.value.filter(({ what }) => what !== 'same');
+      const store = (): Promise<readonly Before[]> => this.store(manager, asker, touched, context);
+      return accepted({ told: { lines }, store: touched.length === 0 ? null : store });
     });
-    return accepted({ lines, importId });
   }
 
   /** Undoes an import, while nothing was noted of the children it brought. */
-  async undo(clubId: string, id: string): Promise<Result<undefined, { readonly kind: 'in-use'; readonly count: number }>> {
-    return this.source.transaction(async (manager) => {
-      const [found] = await rows<{ before: readonly Before[] }>(
-        manager,
-        'SELECT before FROM children_import WHERE club_id = $1 AND id = $2 AND undone_at IS NULL FOR UPDATE',
-        [clubId, id],
-      );
-      if (!found) throw notFound('import');
-      const added = found.before.filter(({ isNew }) => isNew).map(({ childId }) => childId);
-      const used = await rows<{ id: string }>(
-        manager,
-        `SELECT c.id FROM child c WHERE c.id = ANY($1) AND (EXISTS (SELECT 1 FROM observation o WHERE o.child_id = c.id)
-           OR EXISTS (SELECT 1 FROM attendance a WHERE a.child_id = c.id)
-           OR EXISTS (SELECT 1 FROM grade_award w WHERE w.child_id = c.id AND NOT w.id = ANY($2)))`,
-        [added, found.before.flatMap(({ awards }) => awards)],
-      );
-      if (used.length > 0) return refused({ kind: 'in-use', count: used.length });
-      await manager.query('DELETE FROM grade_award WHERE id = ANY($1)', [found.before.flatMap(({ awards }) => awards)]);
-      await manager.query('DELETE FROM enrolment WHERE id = ANY($1)', [found.before.flatMap(({ enrolments }) => enrolments)]);
-      for (const { childId, isNew, leadSide } of found.before)
-        if (!isNew && leadSide) await manager.update(ChildEntity, { id: childId, clubId }, { leadSide });
-      await manager.query('DELETE FROM child WHERE club_id = $1 AND id = ANY($2)', [clubId, added]);
-      await manager.query('UPDATE children_import SET undone_at = now() WHERE id = $1', [id]);
-      return accepted(undefined);
+  undo(clubId: string, id: string): Promise<Result<undefined, { readonly kind: 'in-use'; readonly count: number }>> {
+    return this.imports.undo<readonly Before[], { readonly kind: 'in-use'; readonly count: number }>(
+      clubId,
+      'children',
+      id,
+      async (manager, { before }) => {
+        const added = before.filter(({ isNew }) => isNew).map(({ childId }) => childId);
+        const awards = before.flatMap((one) => one.awards);
+        const enrolments = before.flatMap((one) => one.enrolments);
+        const used = await rows<{ id: string }>(
+          manager,
+          `SELECT c.id FROM child c WHERE c.id = ANY($1) AND (c.health_version > 1 OR c.household_version > 1
+             OR EXISTS (SELECT 1 FROM observation o WHERE o.child_id = c.id)
+             OR EXISTS (SELECT 1 FROM attendance a WHERE a.child_id = c.id)
+             OR EXISTS (SELECT 1 FROM enrolment e WHERE e.child_id = c.id AND NOT e.id = ANY($3))
+             OR EXISTS (SELECT 1 FROM grade_award w WHERE w.child_id = c.id AND NOT w.id = ANY($2))) FOR UPDATE`,
+          [added, awards, enrolments],
+        );
+        if (used.length > 0) return refused({ kind: 'in-use', count: used.length });
+        await manager.query('DELETE FROM grade_award WHERE club_id = $1 AND id = ANY($2)', [clubId, awards]);
+        await manager.query('DELETE FROM enrolment WHERE club_id = $1 AND id = ANY($2)', [clubId, enrolments]);
+        const turned = before.filter(({ isNew, leadSide }) => !isNew && leadSide !== null);
+        await manager.query(
+          'UPDATE child c SET lead_side = t.side FROM unnest($2::uuid[], $3::text[]) AS t (id, side) WHERE c.club_id = $1 AND c.id = t.id',
+          [clubId, turned.map(({ childId }) => childId), turned.map(({ leadSide }) => leadSide)],
+        );
+        await manager.query('DELETE FROM child WHERE club_id = $1 AND id = ANY($2)', [clubId, added]);
+        return accepted(undefined);
+      },
+    );
+  }
+
+  /** Children that the one who brings the list may not put into a group: that is for their staff and the owner. */
+  private async barred(asker: Asker, intakes: readonly ChildIntake[]): Promise<readonly CellFault[]> {
+    if (asker.role === 'owner') return [];
+    const moved = intakes.filter(({ knownId, groupId }) => knownId !== null && groupId !== null);
+    const faults: CellFault[] = [];
+    for (const { row, knownId } of moved)
+      if (!(await this.staff.mayMove(asker, knownId ?? '')))
+        faults.push({
+          row,
+          column: 'group',
+          kind: 'not-right',
+          found: 'Another instructor teaches this child: ask them or the owner to add it here.',
+        });
+    return faults;
+  }
+
+  /** Stores what the rows ask for, in as many statements whatever their number. */
+  private async store(
+    manager: EntityManager,
+    asker: Asker,
+    touched: readonly ChildIntake[],
+    { today, groups }: ChildrenTableContext,
+  ): Promise<readonly Before[]> {
+    const { clubId } = asker;
+    const children = [...groupBy(touched, ({ firstRow }) => firstRow).values()].flatMap((intakes) => {
+      const [first] = intakes;
+      if (!first) return [];
+      const turnsTo = intakes.find(({ fields }) => fields.includes('lead side'))?.leadSide ?? null;
+      return [{ id: first.knownId ?? randomUUID(), first, intakes, turnsTo }];
     });
+    const added = children.filter(({ first }) => first.knownId === null);
+    await manager.query(
+      `INSERT INTO child (id, club_id, given_name, family_initial, birth_date, lead_side, household)
+       SELECT t.id, $1, t.given, t.family, t.birth, t.side, $7 FROM unnest($2::uuid[], $3::text[], $4::text[], $5::date[], $6::text[]) AS t (id, given, family, birth, side)`,
+      [
+        clubId,
+        added.map(({ id }) => id),
+        added.map(({ first }) => first.givenName),
+        added.map(({ first }) => first.familyInitial),
+        added.map(({ first }) => first.birthDate),
+        added.map(({ first, turnsTo }) => turnsTo ?? first.leadSide),
+        JSON.stringify(unknownHousehold),
+      ],
+    );
+    const turned = children.filter(({ first, turnsTo }) => first.knownId !== null && turnsTo !== null);
+    const sides = await rows<{ id: string; lead_side: 'left' | 'right' }>(
+      manager,
+      'SELECT id, lead_side FROM child WHERE club_id = $1 AND id = ANY($2)',
+      [clubId, turned.map(({ id }) => id)],
+    );
+    await manager.query(
+      'UPDATE child c SET lead_side = t.side FROM unnest($2::uuid[], $3::text[]) AS t (id, side) WHERE c.club_id = $1 AND c.id = t.id',
+      [clubId, turned.map(({ id }) => id), turned.map(({ turnsTo }) => turnsTo)],
+    );
+    const joins = children.flatMap(({ id, intakes }) => intakes.flatMap(({ groupId }) => (groupId === null ? [] : [{ id, groupId }])));
+    const enrolments = await rows<{ id: string; child_id: string }>(
+      manager,
+      `INSERT INTO enrolment (club_id, child_id, group_id, from_day) SELECT $1, t.child, t.grp, $4 FROM unnest($2::uuid[], $3::uuid[]) AS t (child, grp)
+       ON CONFLICT DO NOTHING RETURNING id, child_id`,
+      [clubId, joins.map(({ id }) => id), joins.map(({ groupId }) => groupId), today],
+    );
+    const given = children.flatMap(({ id, intakes }) =>
+      [...new Set(intakes.flatMap(({ gradeId }) => gradeId ?? []))].map((gradeId) => ({ id, gradeId })),
+    );
+    const awards = await rows<{ id: string; child_id: string }>(
+      manager,
+      `INSERT INTO grade_award (club_id, child_id, grade_id, awarded_on, awarded_by) SELECT $1, t.child, t.grade, $4, $5
+       FROM unnest($2::uuid[], $3::uuid[]) AS t (child, grade) ON CONFLICT (child_id, grade_id) DO NOTHING RETURNING id, child_id`,
+      [clubId, given.map(({ id }) => id), given.map(({ gradeId }) => gradeId), today, asker.id],
+    );
+    for (const [groupId, own] of groupBy(joins, (one) => one.groupId))
+      await this.staff.log(
+        manager,
+        asker,
+        own.map(({ id }) => id),
+        { kind: 'joined-group', detail: { group: groups.find(({ id }) => id === groupId)?.name ?? '' } },
+      );
+    const [sideOf, enrolmentsOf, awardsOf] = [
+      new Map(sides.map(({ id, lead_side: side }) => [id, side])),
+      groupBy(enrolments, ({ child_id: id }) => id),
+      groupBy(awards, ({ child_id: id }) => id),
+    ];
+    return children.map(({ id, first }) => ({
+      childId: id,
+      isNew: first.knownId === null,
+      leadSide: sideOf.get(id) ?? null,
+      enrolments: (enrolmentsOf.get(id) ?? []).map((one) => one.id),
+      awards: (awardsOf.get(id) ?? []).map((one) => one.id),
+    }));
   }
 
   /** What a list is read against; children who were put away are not in it. */
-  private async context(clubId: string): Promise<ChildrenTableContext> {
+  private async context(clubId: string, source: DataSource | EntityManager = this.source): Promise<ChildrenTableContext> {
     const [today, groups, ladders, children, enrolments, awards] = await Promise.all([
       this.clubs.today(clubId),
       this.groups.list(clubId),
       this.syllabuses.list(clubId),
       rows<Pick<ChildEntity, 'id' | 'givenName' | 'familyInitial' | 'birthDate' | 'leadSide'>>(
-        this.source,
+        source,
         `SELECT id, given_name AS "givenName", family_initial AS "familyInitial", birth_date AS "birthDate", lead_side AS "leadSide"
          FROM child WHERE club_id = $1 AND archived_at IS NULL ORDER BY given_name, family_initial`,
         [clubId],
       ),
       rows<{ child_id: string; group_id: string }>(
-        this.source,
+        source,
         'SELECT child_id, group_id FROM enrolment WHERE club_id = $1 AND to_day IS NULL ORDER BY from_day, group_id',
         [clubId],
       ),
       rows<{ child_id: string; programme: string; slug: string }>(
-        this.source,
+        source,
         `SELECT a.child_id, p.slug AS programme, g.slug FROM grade_award a JOIN grade g ON g.id = a.grade_id
          JOIN syllabus s ON s.id = g.syllabus_id JOIN programme p ON p.id = s.programme_id WHERE a.club_id = $1`,
         [clubId],
@@ -159,45 +240,4 @@ export class ChildrenImportService {
       })),
     };
   }
-}
-
-async function storeChild(manager: EntityManager, asker: Asker, intakes: readonly ChildIntake[], today: string): Promise<Before> {
-  const { clubId } = asker;
-  const [first] = intakes;
-  if (!first) throw new Error('a child without a row');
-  const { knownId, givenName, familyInitial, birthDate, leadSide } = first;
-  const known = knownId === null ? null : await manager.findOneByOrFail(ChildEntity, { id: knownId, clubId });
-  const turnsTo = intakes.find(({ fields }) => fields.includes('lead side'))?.leadSide;
-  const before = known?.leadSide ?? null;
-  const child = known
-    ? await manager.save(Object.assign(known, { leadSide: turnsTo ?? known.leadSide }))
-    : await manager.save(
-        manager.create(ChildEntity, {
-          clubId,
-          givenName,
-          familyInitial,
-          birthDate,
-          leadSide,
-          household: { ...unknownHousehold, things: [] },
-          archivedAt: null,
-        }),
-      );
-  const enrolments = await manager.save(
-    intakes.flatMap(({ groupId }) =>
-      groupId === null ? [] : [manager.create(EnrolmentEntity, { clubId, childId: child.id, groupId, fromDay: today, toDay: null })],
-    ),
-  );
-  const gradeIds = [...new Set(intakes.flatMap(({ gradeId }) => gradeId ?? []))];
-  const awards = await manager.save(
-    gradeIds.map((gradeId) =>
-      manager.create(GradeAwardEntity, { clubId, childId: child.id, gradeId, awardedOn: today, awardedBy: asker.id }),
-    ),
-  );
-  return {
-    childId: child.id,
-    isNew: !known,
-    leadSide: before,
-    enrolments: enrolments.map(({ id }) => id),
-    awards: awards.map(({ id }) => id),
-  };
 }

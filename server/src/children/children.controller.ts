@@ -4,12 +4,15 @@ import {
   ChangeChildRequest,
   MoveOverRequest,
   SaveHealthNotesRequest,
+  TakeBackGradeRequest,
   SpreadsheetRequest,
   type ChildPageResponse,
+  type ChildRecordResponse,
   type ChildResponse,
   type ChildrenImportResponse,
+  type HealthNotes,
 } from '@leiter/contract';
-import type { HealthNote, Result } from '@leiter/core';
+import type { Result } from '@leiter/core';
 import {
   Body,
   Controller,
@@ -25,9 +28,10 @@ import {
   Put,
   Query,
 } from '@nestjs/common';
-import { ProblemException } from '../http/problem.js';
+import { fieldRefused, ProblemException } from '../http/problem.js';
 import { cellProblem } from '../http/spreadsheet.js';
-import { AskedBy, ForRoles, type Asker } from '../people/session.guard.js';
+import type { Asker } from '../people/asker.js';
+import { AskedBy, ForEverybody, ForRoles } from '../people/session.guard.js';
 import { ChildrenImportService } from './children-import.service.js';
 import { HealthNotesService } from './health-notes.service.js';
 import { ChildrenService, type ChildRefusal } from './children.service.js';
@@ -40,6 +44,7 @@ export class ChildrenController {
     private readonly health: HealthNotesService,
   ) {}
 
+  @ForEverybody()
   @Get()
   list(@AskedBy() asker: Asker): Promise<readonly ChildResponse[]> {
     return this.children.list(asker.clubId);
@@ -79,34 +84,67 @@ export class ChildrenController {
       );
   }
 
-  /** Everything that is stored of a child: its page, and what a family that asks for its data is given. */
+  /** A child with what it has earned, what was seen and where it stands. */
+  @ForEverybody()
   @Get(':id')
   page(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<ChildPageResponse> {
     return this.children.page(asker, id);
   }
 
   /** Stores what the family told of its health; for the staff of its groups only. */
+  @ForEverybody()
   @Put(':id/health-notes')
   async saveHealthNotes(
     @AskedBy() asker: Asker,
     @Param('id', ParseUUIDPipe) id: string,
     @Body() body: SaveHealthNotesRequest,
-  ): Promise<readonly HealthNote[]> {
+  ): Promise<HealthNotes> {
     const saved = await this.health.save(asker, id, body);
-    if (!saved.ok) throw new ProblemException(403, 'Health notes are for the staff of the child’s groups.');
-    return saved.value;
+    if (saved.ok) return saved.value;
+    switch (saved.error.kind) {
+      case 'not-of-its-staff':
+        throw new ProblemException(403, 'Health notes are for the staff of the child’s groups.');
+      case 'changed-meanwhile':
+        throw new ProblemException(409, 'Somebody wrote a health note meanwhile. Look at it, then save again.', {
+          current: saved.error.current,
+        });
+    }
+  }
+
+  /** Everything that is kept of a child, for the family that asks for it; that it was handed out is written down. */
+  @ForRoles('owner', 'instructor')
+  @Get(':id/record')
+  async record(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<ChildRecordResponse> {
+    const record = await this.children.record(asker, id);
+    if (record.ok) return record.value;
+    throw new ProblemException(403, 'A child’s record is handed out by who teaches it, or by the owner.');
+  }
+
+  /** Takes back a grade that was given by mistake. */
+  @ForRoles('owner', 'instructor')
+  @Post(':id/grades/:gradeId/take-back')
+  @HttpCode(200)
+  async takeBack(
+    @AskedBy() asker: Asker,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Param('gradeId', ParseUUIDPipe) gradeId: string,
+    @Body() body: TakeBackGradeRequest,
+  ): Promise<ChildPageResponse> {
+    const taken = await this.children.takeBack(asker, id, gradeId, body.reason);
+    if (taken.ok) return taken.value;
+    throw new ProblemException(422, 'A higher grade was given since: take that one back first.');
   }
 
   @ForRoles('owner', 'instructor')
   @Post()
   async add(@AskedBy() asker: Asker, @Body() body: AddChildRequest): Promise<ChildResponse> {
-    return answer(await this.children.add(asker.clubId, body));
+    return answer(await this.children.add(asker, body));
   }
 
   @ForRoles('owner', 'instructor')
   @Patch(':id')
   async change(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string, @Body() body: ChangeChildRequest): Promise<ChildResponse> {
-    return answer(await this.children.change(asker.clubId, id, body));
+    return answer(await this.children.change(asker, id, body));
   }
 
   @ForRoles('owner', 'instructor')
@@ -145,12 +183,19 @@ function answer(result: Result<ChildResponse, ChildRefusal>): ChildResponse {
   if (result.ok) return result.value;
   switch (result.error.kind) {
     case 'group-unknown':
-      throw new ProblemException(422, 'Choose a group of this club.', {
-        errors: [{ field: 'groupIds', message: 'Choose a group of this club.' }],
-      });
+      throw fieldRefused('groupIds', 'Choose a group of this club.');
     case 'born-in-the-future':
-      throw new ProblemException(422, 'This day has not come yet.', {
-        errors: [{ field: 'birthDate', message: 'This day has not come yet.' }],
+      throw fieldRefused('birthDate', 'This day has not come yet.');
+    case 'there-already':
+      throw fieldRefused('givenName', 'This child is in the club already; look under “Show archived” as well.');
+    case 'not-of-its-staff':
+      throw new ProblemException(403, 'Another instructor teaches this child. Ask them or the owner to change its groups.', {
+        errors: [{ field: 'groupIds', message: 'Ask who teaches this child, or the owner.' }],
+      });
+    case 'home-changed-meanwhile':
+      throw new ProblemException(409, 'Somebody changed what the child has at home meanwhile. Look at it, then save again.', {
+        current: result.error.current,
+        version: result.error.version,
       });
   }
 }

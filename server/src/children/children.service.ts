@@ -1,21 +1,39 @@
-import type { AddChildRequest, ChangeChildRequest, ChildLadder, ChildPageResponse, ChildResponse } from '@leiter/contract';
-import { accepted, gradeAbove, refused, verdictOn, type Result } from '@leiter/core';
+import type {
+  AddChildRequest,
+  ChangeChildRequest,
+  ChildLadder,
+  ChildPageResponse,
+  ChildRecordResponse,
+  ChildResponse,
+  Household,
+} from '@leiter/contract';
+import { accepted, childKey, familyInitialOf, gradeAbove, refused, verdictOn, type Result } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager } from 'typeorm';
 import { ClubService } from '../club/club.service.js';
+import { lockFor } from '../database/locks.js';
 import { rows } from '../database/rows.js';
 import { notFound } from '../http/problem.js';
-import type { Asker } from '../people/session.guard.js';
+import type { Asker } from '../people/asker.js';
 import { LadderService } from '../record/ladder.service.js';
 import { observationColumns, observationOf, type ObservationRow } from '../record/observation.mapper.js';
 import { SyllabusService, coreSyllabus } from '../syllabus/syllabus.service.js';
 import { ChildEntity } from './child.entity.js';
 import { childResponse, type GradeRow } from './child.mapper.js';
+import { eraseChild } from './erasure.js';
 import { HealthNotesService } from './health-notes.service.js';
-import { EnrolmentEntity } from './enrolment.entity.js';
+import { StaffService } from '../staff/staff.service.js';
 
-export type ChildRefusal = { readonly kind: 'group-unknown' } | { readonly kind: 'born-in-the-future' };
+export type ChildRefusal =
+  | { readonly kind: 'group-unknown' }
+  | { readonly kind: 'born-in-the-future' }
+  | { readonly kind: 'there-already' }
+  | { readonly kind: 'not-of-its-staff' }
+  | { readonly kind: 'home-changed-meanwhile'; readonly current: Household; readonly version: number };
+export interface TakeBackRefusal {
+  readonly kind: 'not-the-last-grade';
+}
 export type AwardRefusal = { readonly kind: 'not-the-next-grade' } | { readonly kind: 'not-earned'; readonly missing: number };
 
 @Injectable()
@@ -26,6 +44,7 @@ export class ChildrenService {
     private readonly syllabuses: SyllabusService,
     private readonly ladders: LadderService,
     private readonly health: HealthNotesService,
+    private readonly staff: StaffService,
   ) {}
 
   /** Every child of the club with groups and grades; three queries. */
@@ -67,38 +86,69 @@ export class ChildrenService {
     );
     return {
       child: await this.response(clubId, child),
-      healthNotes: await this.health.of(asker, id),
+      health: await this.health.of(asker, id),
+      log: asker.role === 'owner' || (await this.staff.isOfChild(asker, id)) ? await this.staff.logOf(clubId, id) : [],
       ladders,
       observations: observations.map(observationOf),
       attendance,
     };
   }
 
-  async add(clubId: string, request: AddChildRequest): Promise<Result<ChildResponse, ChildRefusal>> {
+  async add(asker: Asker, request: AddChildRequest): Promise<Result<ChildResponse, ChildRefusal>> {
+    const { clubId } = asker;
     const refusal = await this.refusalOf(clubId, request);
     if (refusal) return refused(refusal);
     const today = await this.clubs.today(clubId);
-    const { groupIds, ...fields } = request;
+    const { groupIds, ...written } = request;
+    const fields = { ...written, familyInitial: familyInitialOf(written.familyInitial) };
     const child = await this.source.transaction(async (manager) => {
-      const saved = await manager.save(manager.create(ChildEntity, { ...fields, clubId, archivedAt: null }));
-      await enrol(manager, saved, groupIds, today);
+      // one after the other: the same child twice at once is one child
+      await lockFor(manager, 'import', `children ${clubId}`);
+      const born = await manager.find(ChildEntity, { where: { clubId, birthDate: fields.birthDate } });
+      if (born.some((one) => childKey(one) === childKey(fields))) return null;
+      const saved = await manager.save(manager.create(ChildEntity, { ...fields, clubId, householdVersion: 1, archivedAt: null }));
+      await this.enrol(manager, asker, saved.id, groupIds, today);
       return saved;
     });
-    return accepted(await this.response(clubId, child));
+    return child ? accepted(await this.response(clubId, child)) : refused({ kind: 'there-already' });
   }
 
-  async change(clubId: string, id: string, request: ChangeChildRequest): Promise<Result<ChildResponse, ChildRefusal>> {
-    const child = await this.find(clubId, id);
+  /** Changes what is named and nothing else: two who change different things at once both have their way. */
+  async change(asker: Asker, id: string, request: ChangeChildRequest): Promise<Result<ChildResponse, ChildRefusal>> {
+    const { clubId } = asker;
+    await this.find(clubId, id);
     const refusal = await this.refusalOf(clubId, request);
     if (refusal) return refused(refusal);
+    if (request.groupIds && !(await this.staff.mayMove(asker, id))) {
+      const now = (await this.openEnrolments(clubId, id)).map(({ group_id: groupId }) => groupId);
+      const isOther = now.length !== request.groupIds.length || request.groupIds.some((groupId) => !now.includes(groupId));
+      if (isOther) return refused({ kind: 'not-of-its-staff' });
+    }
     const today = await this.clubs.today(clubId);
-    const { groupIds, archived, ...fields } = request;
-    const archivedAt = archived === undefined ? child.archivedAt : archived ? (child.archivedAt ?? new Date()) : null;
-    const saved = await this.source.transaction(async (manager) => {
-      if (groupIds) await enrol(manager, child, groupIds, today);
-      return manager.save(ChildEntity, Object.assign(child, fields, { archivedAt }));
+    const { groupIds, archived, household, householdVersion, ...fields } = request;
+    return this.source.transaction(async (manager) => {
+      const [before] = await rows<{ household_version: number; household: ChildEntity['household'] }>(
+        manager,
+        'SELECT household_version, household FROM child WHERE club_id = $1 AND id = $2 FOR UPDATE',
+        [clubId, id],
+      );
+      if (!before) throw notFound('child');
+      if (household && householdVersion !== before.household_version)
+        return refused({ kind: 'home-changed-meanwhile', current: before.household, version: before.household_version });
+      if (groupIds) await this.enrol(manager, asker, id, groupIds, today);
+      const changed = {
+        ...fields,
+        ...(fields.familyInitial === undefined ? {} : { familyInitial: familyInitialOf(fields.familyInitial) }),
+        ...(household ? { household, householdVersion: before.household_version + 1 } : {}),
+      };
+      if (Object.keys(changed).length > 0) await manager.update(ChildEntity, { id, clubId }, changed);
+      if (archived !== undefined)
+        await manager.query(
+          'UPDATE child SET archived_at = CASE WHEN $3 THEN coalesce(archived_at, now()) ELSE NULL END WHERE club_id = $1 AND id = $2',
+          [clubId, id, archived],
+        );
+      return accepted(await this.response(clubId, await this.find(clubId, id, manager), manager));
     });
-    return accepted(await this.response(clubId, saved));
   }
 
   /** Gives the next grade where core finds it earned; given twice it is given once. */
@@ -138,6 +188,7 @@ export class ChildrenService {
   async moveOver(asker: Asker, id: string, programme: string): Promise<ChildPageResponse> {
     const { clubId } = asker;
     await this.find(clubId, id);
+    if (!(await this.syllabuses.programmeBySlug(clubId, programme))) throw notFound('programme');
     await climbNewest(this.source.manager, clubId, id, programme);
     return this.page(asker, id);
   }
@@ -145,22 +196,79 @@ export class ChildrenService {
   /** Removes a child and everything that was noted of it, for good. */
   async erase(clubId: string, id: string): Promise<void> {
     await this.find(clubId, id);
-    await this.source.query('DELETE FROM child WHERE club_id = $1 AND id = $2', [clubId, id]);
+    await this.source.transaction((manager) => eraseChild(manager, clubId, id));
   }
 
-  private async find(clubId: string, id: string): Promise<ChildEntity> {
-    const child = await this.source.getRepository(ChildEntity).findOneBy({ id, clubId });
+  /** All that is kept of a child, for the family that asks for it: what its page shows, every health note, and when it was in which group. */
+  async record(asker: Asker, id: string): Promise<Result<ChildRecordResponse, { readonly kind: 'not-of-its-staff' }>> {
+    await this.find(asker.clubId, id);
+    if (asker.role !== 'owner' && !(await this.staff.isOfChild(asker, id))) return refused({ kind: 'not-of-its-staff' });
+    const healthNotes = await this.health.handOut(asker, id);
+    const { health: _shown, ...page } = await this.page(asker, id);
+    const enrolments = await rows<ChildRecordResponse['enrolments'][number]>(
+      this.source,
+      `SELECT t.name AS "groupName", e.from_day AS "fromDay", e.to_day AS "toDay" FROM enrolment e JOIN teaching_group t ON t.id = e.group_id
+       WHERE e.club_id = $1 AND e.child_id = $2 ORDER BY e.from_day, t.name`,
+      [asker.clubId, id],
+    );
+    return accepted({ ...page, healthNotes, enrolments });
+  }
+
+  /** Takes back a grade that was given by mistake, with the reason; those above it have to go first. */
+  async takeBack(asker: Asker, id: string, gradeId: string, reason: string): Promise<Result<ChildPageResponse, TakeBackRefusal>> {
+    const { clubId } = asker;
+    const page = await this.page(asker, id);
+    const ladder = page.ladders.find(({ earned }) => earned.some(({ grade }) => grade.id === gradeId));
+    const held = ladder?.earned.find(({ grade }) => grade.id === gradeId);
+    if (!ladder || !held) throw notFound('grade of this child');
+    if (ladder.earned.at(-1)?.grade.id !== gradeId) return refused({ kind: 'not-the-last-grade' });
+    await this.source.transaction(async (manager) => {
+      await manager.query('DELETE FROM grade_award WHERE club_id = $1 AND child_id = $2 AND grade_id = $3', [clubId, id, gradeId]);
+      await this.staff.log(manager, asker, [id], { kind: 'grade-taken-back', detail: { grade: held.grade.name, reason } });
+    });
+    return accepted(await this.page(asker, id));
+  }
+
+  /** Makes the open enrolments those of the list: what is missing begins today, what is not in it ends today; the child is locked. */
+  private async enrol(manager: EntityManager, asker: Asker, childId: string, groupIds: readonly string[], today: string): Promise<void> {
+    const { clubId } = asker;
+    const left = await rows<{ name: string }>(
+      manager,
+      `WITH gone AS (
+         UPDATE enrolment SET to_day = greatest(from_day, $3::date) WHERE child_id = $1 AND to_day IS NULL AND NOT group_id = ANY($2) RETURNING group_id)
+       SELECT t.name FROM gone JOIN teaching_group t ON t.id = gone.group_id`,
+      [childId, groupIds, today],
+    );
+    const joined = await rows<{ name: string }>(
+      manager,
+      `WITH come AS (
+         INSERT INTO enrolment (club_id, child_id, group_id, from_day) SELECT $1, $2, id, $4 FROM (SELECT DISTINCT unnest($3::uuid[]) AS id) wanted
+         WHERE NOT EXISTS (SELECT 1 FROM enrolment e WHERE e.child_id = $2 AND e.group_id = wanted.id AND e.to_day IS NULL)
+         ON CONFLICT DO NOTHING RETURNING group_id)
+       SELECT t.name FROM come JOIN teaching_group t ON t.id = come.group_id`,
+      [clubId, childId, groupIds, today],
+    );
+    for (const { name } of left) await this.staff.log(manager, asker, [childId], { kind: 'left-group', detail: { group: name } });
+    for (const { name } of joined) await this.staff.log(manager, asker, [childId], { kind: 'joined-group', detail: { group: name } });
+  }
+
+  private async find(clubId: string, id: string, manager: EntityManager = this.source.manager): Promise<ChildEntity> {
+    const child = await manager.findOneBy(ChildEntity, { id, clubId });
     if (!child) throw notFound('child');
     return child;
   }
 
-  private async response(clubId: string, child: ChildEntity): Promise<ChildResponse> {
-    return childResponse(child, await this.openEnrolments(clubId, child.id), await this.grades(clubId, child.id));
+  private async response(clubId: string, child: ChildEntity, manager: EntityManager = this.source.manager): Promise<ChildResponse> {
+    return childResponse(child, await this.openEnrolments(clubId, child.id, manager), await this.grades(clubId, child.id));
   }
 
-  private openEnrolments(clubId: string, childId: string | null): Promise<readonly { child_id: string; group_id: string }[]> {
+  private openEnrolments(
+    clubId: string,
+    childId: string | null,
+    manager: EntityManager = this.source.manager,
+  ): Promise<readonly { child_id: string; group_id: string }[]> {
     return rows(
-      this.source,
+      manager,
       'SELECT child_id, group_id FROM enrolment WHERE club_id = $1 AND to_day IS NULL AND ($2::uuid IS NULL OR child_id = $2)',
       [clubId, childId],
     );
@@ -197,21 +305,6 @@ export class ChildrenService {
     const found = await rows(this.source, 'SELECT id FROM teaching_group WHERE club_id = $1 AND id = ANY($2)', [clubId, wanted]);
     return found.length === wanted.length ? null : { kind: 'group-unknown' };
   }
-}
-
-/** Makes the open enrolments those of the list: what is missing begins today, what is not in it ends today. */
-async function enrol(manager: EntityManager, child: ChildEntity, groupIds: readonly string[], today: string): Promise<void> {
-  await manager.query(
-    'UPDATE enrolment SET to_day = greatest(from_day, $3::date) WHERE child_id = $1 AND to_day IS NULL AND NOT group_id = ANY($2)',
-    [child.id, groupIds, today],
-  );
-  const open = await manager.find(EnrolmentEntity, { where: { childId: child.id } });
-  const missing = [...new Set(groupIds)].filter((groupId) => !open.some((one) => one.groupId === groupId && one.toDay === null));
-  await manager.save(
-    missing.map((groupId) =>
-      manager.create(EnrolmentEntity, { clubId: child.clubId, childId: child.id, groupId, fromDay: today, toDay: null }),
-    ),
-  );
 }
 
 function climbNewest(manager: EntityManager, clubId: string, childId: string, programme: string): Promise<unknown> {

@@ -8,8 +8,9 @@ import {
   type ComingClass,
   type TaughtClass,
 } from '@leiter/contract';
-import { Body, Controller, Get, HttpCode, Param, ParseUUIDPipe, Patch, Post, Put } from '@nestjs/common';
-import { AskedBy, ForRoles, type Asker } from '../people/session.guard.js';
+import { Body, Controller, Delete, Get, HttpCode, Param, ParseUUIDPipe, Patch, Post, Put } from '@nestjs/common';
+import type { Asker } from '../people/asker.js';
+import { AskedBy, ForEverybody, ForRoles } from '../people/session.guard.js';
 import { ClassesService } from './classes.service.js';
 import { TaughtClassesService } from './taught-classes.service.js';
 
@@ -20,11 +21,13 @@ export class ClassesController {
     private readonly taught: TaughtClassesService,
   ) {}
 
+  @ForEverybody()
   @Get('coming-classes')
   coming(@AskedBy() asker: Asker): Promise<readonly ComingClass[]> {
     return this.classes.coming(asker.clubId);
   }
 
+  @ForEverybody()
   @Get('groups/:id/classes')
   list(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<readonly ClassResponse[]> {
     return this.classes.list(asker.clubId, id);
@@ -36,12 +39,14 @@ export class ClassesController {
     return this.classes.add(asker.clubId, body);
   }
 
+  @ForEverybody()
   @Get('classes/:id')
   page(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<ClassPageResponse> {
     return this.classes.page(asker, id);
   }
 
   /** The last classes of its group that were taught before it, the newest first: what was planned and what it took. */
+  @ForEverybody()
   @Get('classes/:id/earlier')
   earlier(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<readonly TaughtClass[]> {
     return this.taught.before(asker.clubId, id);
@@ -53,6 +58,7 @@ export class ClassesController {
     return this.classes.change(asker.clubId, id, body);
   }
 
+  @ForEverybody()
   @Put('classes/:id/attendance/:childId')
   @HttpCode(204)
   setAttendance(
@@ -62,6 +68,18 @@ export class ClassesController {
     @Body() body: AttendanceRequest,
   ): Promise<void> {
     return this.classes.setAttendance(asker.clubId, id, childId, body.status);
+  }
+
+  /** What was said of a child's coming was a slip: nothing is known again. */
+  @ForEverybody()
+  @Delete('classes/:id/attendance/:childId')
+  @HttpCode(204)
+  forgetAttendance(
+    @AskedBy() asker: Asker,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Param('childId', ParseUUIDPipe) childId: string,
+  ): Promise<void> {
+    return this.classes.setAttendance(asker.clubId, id, childId, null);
   }
 
   @ForRoles('owner', 'instructor')

@@ -6,18 +6,16 @@ import type {
   ClassResponse,
   ComingClass,
   ExpectedChild,
-  GroupResponse,
-  Household,
   ItemTimesRequest,
 } from '@leiter/contract';
 import {
   addDays,
   ageOn,
   groupBy,
+  isTryOfAClass,
   learnedPace,
-  marks,
   movementKinds,
-  weekdayOf,
+  openPlan,
   type ClassPlan,
   type ItemRun,
   type KnownMark,
@@ -25,21 +23,25 @@ import {
 } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource } from 'typeorm';
+import { DataSource, type EntityManager } from 'typeorm';
 import { ClubService } from '../club/club.service.js';
 import { rows } from '../database/rows.js';
 import { GroupsService } from '../groups/groups.service.js';
+import { homeOf } from '../children/child.mapper.js';
 import { HealthNotesService } from '../children/health-notes.service.js';
-import { notFound } from '../http/problem.js';
-import type { Asker } from '../people/session.guard.js';
+import { fieldRefused, notFound } from '../http/problem.js';
+import { LiveService } from '../live/live.service.js';
+import type { Asker } from '../people/asker.js';
 import { PlansService } from '../plans/plans.service.js';
 import { observationColumns, observationOf, type ObservationRow } from '../record/observation.mapper.js';
 import { SyllabusService } from '../syllabus/syllabus.service.js';
 import { classResponse, selectClasses, type ClassRow } from './class.mapper.js';
+import { comingOf, notYetOnCalendar } from './coming-class.js';
 import { exposuresOf } from './exposure.js';
 
 const weeksRemembered = 8;
 const pacedItems = 40;
+const mostDaysAway = 550;
 
 interface ExpectedRow {
   readonly id: string;
@@ -49,7 +51,7 @@ interface ExpectedRow {
   readonly lead_side: 'left' | 'right';
   readonly status: Attendance | null;
   readonly grade_name: string | null;
-  readonly household: Household;
+  readonly household: unknown;
   readonly earned: readonly string[] | null;
 }
 
@@ -62,6 +64,7 @@ export class ClassesService {
     private readonly plans: PlansService,
     private readonly syllabuses: SyllabusService,
     private readonly health: HealthNotesService,
+    private readonly live: LiveService,
   ) {}
 
   /** The next class of every group: the one on the calendar that has not ended, or else the next weekly slot. */
@@ -83,6 +86,9 @@ export class ClassesService {
   /** Puts a class on the calendar in the group's slot; the day it has one already, that one is returned. */
   async add(clubId: string, request: AddClassRequest): Promise<ClassResponse> {
     const group = await this.groups.find(clubId, request.groupId);
+    const today = await this.clubs.today(clubId);
+    if (request.day < addDays(today, -mostDaysAway) || request.day > addDays(today, mostDaysAway))
+      throw fieldRefused('day', 'A class is put on the calendar for a day within a year and a half.');
     await this.source.query(
       `INSERT INTO class_session (club_id, group_id, day, starts_at, length_minutes, instructor_id)
        VALUES ($1, $2, $3, $4, $5, $6) ON CONFLICT (group_id, day) DO NOTHING`,
@@ -93,8 +99,8 @@ export class ClassesService {
     return classResponse(row);
   }
 
-  async find(clubId: string, id: string): Promise<ClassResponse> {
-    const [row] = await rows<ClassRow>(this.source, `${selectClasses} AND c.id = $2`, [clubId, id]);
+  async find(clubId: string, id: string, source: DataSource | EntityManager = this.source): Promise<ClassResponse> {
+    const [row] = await rows<ClassRow>(source, `${selectClasses} AND c.id = $2`, [clubId, id]);
     if (!row) throw notFound('class');
     return classResponse(row);
   }
@@ -175,7 +181,7 @@ export class ClassesService {
       gradeName: row.grade_name,
       attendance: row.status,
       earned: row.earned ?? [],
-      home: row.household,
+      home: homeOf(row.household),
       marks: known.get(row.id) ?? [],
     }));
   }
@@ -190,17 +196,12 @@ export class ClassesService {
     });
   }
 
-  /** The best of the last three marks of each child, by movement and stage. */
+  /** The best of the last three marks of each child, by movement and stage; kept by the database as marks come in. */
   private async marks(clubId: string, childIds: readonly string[]): Promise<ReadonlyMap<string, readonly KnownMark[]>> {
     const found = await rows<KnownMark & { readonly child_id: string }>(
       this.source,
-      `SELECT child_id, movement, stage, (array_agg(mark ORDER BY array_position($3::text[], mark) DESC))[1] AS mark FROM (
-         SELECT o.child_id, o.movement_slug AS movement, o.stage, o.mark,
-                row_number() OVER (PARTITION BY o.child_id, o.movement_slug, o.stage ORDER BY o.seen_on DESC, o.recorded_at DESC) AS nth
-         FROM observation o WHERE o.club_id = $1 AND o.child_id = ANY($2)
-           AND NOT EXISTS (SELECT 1 FROM observation later WHERE later.supersedes = o.id)) AS recent
-       WHERE nth <= 3 GROUP BY child_id, movement, stage`,
-      [clubId, childIds, marks],
+      'SELECT child_id, movement_slug AS movement, nullif(stage, 0) AS stage, best AS mark FROM recent_mark WHERE club_id = $1 AND child_id = ANY($2)',
+      [clubId, childIds],
     );
     return new Map(
       [...groupBy(found, ({ child_id }) => child_id)].map(([id, own]) => [
@@ -210,29 +211,47 @@ export class ClassesService {
     );
   }
 
-  async setAttendance(clubId: string, id: string, childId: string, status: Attendance): Promise<void> {
+  /** @param status null where nothing is known any more: what was said was a slip */
+  async setAttendance(clubId: string, id: string, childId: string, status: Attendance | null): Promise<void> {
     const session = await this.find(clubId, id);
     const children = await this.expected(clubId, session);
     if (!children.some((child) => child.id === childId)) throw notFound('child in this class');
-    await this.source.query(
-      `INSERT INTO attendance (class_id, child_id, club_id, status) VALUES ($1, $2, $3, $4)
-       ON CONFLICT (class_id, child_id) DO UPDATE SET status = EXCLUDED.status`,
-      [id, childId, clubId, status],
-    );
+    await this.source.transaction(async (manager) => {
+      if (status === null)
+        await manager.query('DELETE FROM attendance WHERE class_id = $1 AND child_id = $2 AND club_id = $3', [id, childId, clubId]);
+      else
+        await manager.query(
+          `INSERT INTO attendance (class_id, child_id, club_id, status) VALUES ($1, $2, $3, $4)
+           ON CONFLICT (class_id, child_id) DO UPDATE SET status = EXCLUDED.status`,
+          [id, childId, clubId, status],
+        );
+      await this.live.emit(manager, clubId, { topic: 'attendance', classId: id, childId, status });
+    });
   }
 
-  /** Notes that teaching began or ended; the first beginning counts. */
+  /**
+   * Notes that teaching began or ended; the first beginning counts. A run of less than a third of the class was a try: the class is
+   * still to be taught, and its times teach nothing.
+   */
   async change(clubId: string, id: string, request: ChangeClassRequest): Promise<ClassResponse> {
-    await this.find(clubId, id);
-    if (request.teaching)
-      await this.source.query(
-        `UPDATE class_session SET taught_at = coalesce(taught_at, now()), ended_at = CASE WHEN $3 THEN now() ELSE NULL END
-         WHERE club_id = $1 AND id = $2`,
-        [clubId, id, request.teaching === 'ended'],
-      );
-    if (request.stopsNote !== undefined)
-      await this.source.query('UPDATE class_session SET stops_note = $3 WHERE club_id = $1 AND id = $2', [clubId, id, request.stopsNote]);
-    return this.find(clubId, id);
+    const session = await this.find(clubId, id);
+    return this.source.transaction(async (manager) => {
+      const isTry =
+        request.teaching === 'ended' && request.taughtSeconds !== undefined && isTryOfAClass(request.taughtSeconds, session.lengthMinutes);
+      if (isTry) {
+        await manager.query('UPDATE class_session SET taught_at = NULL, ended_at = NULL WHERE club_id = $1 AND id = $2', [clubId, id]);
+        await manager.query('DELETE FROM item_time WHERE club_id = $1 AND class_id = $2', [clubId, id]);
+      } else if (request.teaching)
+        await manager.query(
+          `UPDATE class_session SET taught_at = coalesce(taught_at, now()), ended_at = CASE WHEN $3 THEN now() ELSE NULL END
+           WHERE club_id = $1 AND id = $2`,
+          [clubId, id, request.teaching === 'ended'],
+        );
+      if (request.stopsNote !== undefined)
+        await manager.query('UPDATE class_session SET stops_note = $3 WHERE club_id = $1 AND id = $2', [clubId, id, request.stopsNote]);
+      await this.live.emit(manager, clubId, { topic: 'class', classId: id });
+      return this.find(clubId, id, manager);
+    });
   }
 
   /** Stores how long items really took; items that are not in the plan any more are left out. */
@@ -270,14 +289,18 @@ export class ClassesService {
     clubId: string,
     session: ClassResponse,
   ): Promise<readonly { plan: ClassPlan; presentChildIds: readonly string[] }[]> {
-    const found = await rows<{ document: ClassPlan; present: readonly string[] | null }>(
+    const found = await rows<{ document: unknown; present: readonly string[] | null }>(
       this.source,
       `SELECT l.document, (SELECT array_agg(a.child_id) FROM attendance a WHERE a.class_id = c.id AND a.status IN ('present', 'late')) AS present
        FROM class_session c JOIN class_plan l ON l.class_id = c.id
        WHERE c.club_id = $1 AND c.group_id = $2 AND c.taught_at IS NOT NULL AND c.day < $3 AND c.day >= $4 ORDER BY c.day DESC`,
       [clubId, session.groupId, session.day, addDays(session.day, -7 * weeksRemembered)],
     );
-    return found.map((row) => ({ plan: row.document, presentChildIds: row.present ?? [] }));
+    // a plan that cannot be read says nothing of what was met
+    return found.flatMap(({ document, present }) => {
+      const plan = openPlan(document);
+      return plan.ok ? [{ plan: plan.value, presentChildIds: present ?? [] }] : [];
+    });
   }
 
   private async paces(clubId: string, instructorId: string | null): Promise<ClassPageResponse['paces']> {
@@ -301,33 +324,3 @@ export class ClassesService {
 }
 
 const emptyPlan: ClassPlan = { sections: [], focus: [] };
-
-function comingOf(group: GroupResponse, ahead: readonly ClassResponse[], today: string): ComingClass {
-  const own = ahead.filter((session) => session.groupId === group.id);
-  const next = own.find((session) => session.endedAt === null);
-  if (next) return { group, day: next.day, startsAt: next.startsAt, class: next };
-  const after = own.at(-1)?.day;
-  const from = after === undefined ? today : addDays(after, 1);
-  const day = addDays(from, (group.weekday - weekdayOf(from) + 7) % 7);
-  return { group, day, startsAt: group.startsAt, class: null };
-}
-
-const nobodysId = '00000000-0000-0000-0000-000000000000';
-
-/** The next slot of a group as a class, before it is on the calendar. */
-function notYetOnCalendar(group: GroupResponse, day: string): ClassResponse {
-  return {
-    id: nobodysId,
-    groupId: group.id,
-    groupName: group.name,
-    programme: group.programme,
-    day,
-    startsAt: group.startsAt,
-    lengthMinutes: group.lengthMinutes,
-    instructorId: group.instructorId,
-    taughtAt: null,
-    endedAt: null,
-    stopsNote: null,
-    hasPlan: false,
-  };
-}

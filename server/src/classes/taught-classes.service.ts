@@ -1,5 +1,5 @@
 import type { TaughtClass } from '@leiter/contract';
-import type { ClassPlan } from '@leiter/core';
+import { openPlan } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
@@ -13,7 +13,7 @@ interface TaughtRow {
   readonly id: string;
   readonly day: string;
   readonly length_minutes: number;
-  readonly document: ClassPlan;
+  readonly document: unknown;
   readonly times: Readonly<Record<string, { readonly planned: number; readonly real: number }>> | null;
 }
 
@@ -38,16 +38,16 @@ export class TaughtClassesService {
        ORDER BY c.day DESC LIMIT $4`,
       [clubId, session.groupId, session.day, mostClasses],
     );
-    return found.map(({ id, day, length_minutes: lengthMinutes, document, times }) => ({
-      classId: id,
-      day,
-      lengthMinutes,
-      items: document.sections.flatMap(({ kind, items }) =>
+    return found.flatMap(({ id, day, length_minutes: lengthMinutes, document, times }) => {
+      const plan = openPlan(document);
+      if (!plan.ok) return [];
+      const items = plan.value.sections.flatMap(({ kind, items }) =>
         items.flatMap(({ id: itemId, movement }) => {
           const time = times?.[itemId];
           return time ? [{ itemId, section: kind, movement, plannedSeconds: time.planned, realSeconds: time.real }] : [];
         }),
-      ),
-    }));
+      );
+      return [{ classId: id, day, lengthMinutes, items }];
+    });
   }
 }

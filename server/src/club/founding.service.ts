@@ -1,24 +1,28 @@
 import type { MakeClubRequest, WelcomeResponse } from '@leiter/contract';
-import { accepted, nextLadder, refused, type Result } from '@leiter/core';
+import { accepted, nextLadder, refused, writeMovement, type Result } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { IANAZone } from 'luxon';
 import { DataSource, type EntityManager } from 'typeorm';
+import { lockFor } from '../database/locks.js';
 import { rows } from '../database/rows.js';
 import { shippedLibrary, shippedSyllabuses, type ShippedSyllabus } from '../library/shipped-content.js';
-import { hashPassword } from '../people/people.service.js';
+import { hashPassword, passwordFaultOf, type PasswordFault } from '../people/passwords.js';
 import { PersonEntity } from '../people/person.entity.js';
 import { storeLadder } from '../syllabus/ladder-store.js';
 import { ProgrammeEntity } from '../syllabus/programme.entity.js';
 import { demoPassword, demoPeople } from '../demo/demo-people.js';
 import { ClubEntity } from './club.entity.js';
+import { ClubService } from './club.service.js';
 
-/** One number for all: only one club is founded at a time. */
-const foundingLock = 4600;
+export type FoundingRefusal = { readonly kind: 'club-exists' } | { readonly kind: 'too-easy'; readonly fault: PasswordFault };
 
 @Injectable()
 export class FoundingService {
-  constructor(@InjectDataSource() private readonly source: DataSource) {}
+  constructor(
+    @InjectDataSource() private readonly source: DataSource,
+    private readonly clubs: ClubService,
+  ) {}
 
   async welcome(): Promise<WelcomeResponse> {
     const clubs = await rows<{ is_demo: boolean }>(this.source, 'SELECT is_demo FROM club', []);
@@ -31,16 +35,19 @@ export class FoundingService {
   }
 
   /** The first visitor makes the club, with the library and the syllabuses that ship, and is its owner. */
-  async found(request: MakeClubRequest): Promise<Result<PersonEntity, { readonly kind: 'club-exists' }>> {
+  async found(request: MakeClubRequest): Promise<Result<PersonEntity, FoundingRefusal>> {
+    if (await this.clubs.exists()) return refused({ kind: 'club-exists' });
+    const fault = passwordFaultOf(request.password, [request.ownerName, request.email, request.clubName]);
+    if (fault) return refused({ kind: 'too-easy', fault });
     const passwordHash = await hashPassword(request.password);
     const timeZone = IANAZone.isValidZone(request.timeZone) ? request.timeZone : 'UTC';
     return this.source.transaction(async (manager) => {
-      await manager.query('SELECT pg_advisory_xact_lock($1)', [foundingLock]);
+      await lockFor(manager, 'founding', '');
       if (await manager.exists(ClubEntity)) return refused({ kind: 'club-exists' });
       const club = await foundClub(manager, { name: request.clubName, timeZone, isDemo: false });
       const email = request.email.toLowerCase();
       const owner = await manager.save(
-        manager.create(PersonEntity, { clubId: club.id, name: request.ownerName, email, role: 'owner', passwordHash }),
+        manager.create(PersonEntity, { clubId: club.id, name: request.ownerName, email, role: 'owner', passwordHash, putAwayAt: null }),
       );
       return accepted(owner);
     });
@@ -69,7 +76,7 @@ async function storeShippedLibrary(manager: EntityManager, clubId: string): Prom
   await manager.query(
     `INSERT INTO movement (club_id, slug, document) SELECT $1, t.slug, t.document FROM unnest($2::text[], $3::jsonb[]) AS t (slug, document)
      ON CONFLICT (club_id, slug) DO UPDATE SET document = EXCLUDED.document WHERE NOT movement.is_own AND movement.document <> EXCLUDED.document`,
-    [clubId, movements.map(({ slug }) => slug), movements.map((movement) => JSON.stringify(movement))],
+    [clubId, movements.map(({ slug }) => slug), movements.map((movement) => JSON.stringify(writeMovement(movement)))],
   );
 }
 

@@ -21,6 +21,7 @@ import { TeachingRoom1764300000000 } from './migrations/1764300000000-teaching-r
 import { OwnMovements1764100000000 } from './migrations/1764100000000-own-movements.js';
 import { ClubTemplates1764400000000 } from './migrations/1764400000000-club-templates.js';
 import { HealthNotes1764500000000 } from './migrations/1764500000000-health-notes.js';
+import { SoundGround1764600000000 } from './migrations/1764600000000-sound-ground.js';
 import { FirstSlice1764000000000 } from './migrations/1764000000000-first-slice.js';
 
 // a day is a day: the driver would make it a moment in the machine's zone
@@ -56,8 +57,10 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       TeachingRoom1764300000000,
       ClubTemplates1764400000000,
       HealthNotes1764500000000,
+      SoundGround1764600000000,
     ],
-    migrationsRun: true,
+    // run by `prepare`, by one process at a time
+    migrationsRun: false,
     synchronize: false,
     installExtensions: false,
     extra: { max: 10, connectionTimeoutMillis: 3000, options: '-c statement_timeout=15000' },

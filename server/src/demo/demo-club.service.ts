@@ -11,6 +11,7 @@ import {
   planFromTemplate,
   templatesFor,
   weekdayOf,
+  writePlan,
   type ClassPlan,
   type Day,
   type Library,
@@ -23,11 +24,13 @@ import { ChildEntity } from '../children/child.entity.js';
 import { EnrolmentEntity } from '../children/enrolment.entity.js';
 import { GradeAwardEntity } from '../children/grade-award.entity.js';
 import { ClassSessionEntity } from '../classes/class-session.entity.js';
+import { ClubEntity } from '../club/club.entity.js';
 import { foundClub } from '../club/founding.service.js';
 import { todayInZone } from '../club/club.service.js';
+import { lockFor } from '../database/locks.js';
 import { GroupEntity } from '../groups/group.entity.js';
 import { shippedLibrary, shippedTemplates } from '../library/shipped-content.js';
-import { hashPassword } from '../people/people.service.js';
+import { hashPassword } from '../people/passwords.js';
 import { PersonEntity } from '../people/person.entity.js';
 import { ProgrammeEntity } from '../syllabus/programme.entity.js';
 import { SyllabusService, coreSyllabus } from '../syllabus/syllabus.service.js';
@@ -59,25 +62,23 @@ export class DemoClubService {
     private readonly syllabuses: SyllabusService,
   ) {}
 
-  /** @returns false when there is a club already: nothing is touched then. */
+  /** @returns false when there is a club already: nothing is touched then. All of it is there, or nothing. */
   async load(): Promise<boolean> {
-    if ((await this.source.query<unknown[]>('SELECT 1 FROM club LIMIT 1')).length > 0) return false;
-    const clubId = await this.source.transaction(async (manager) => {
-      const club = await foundClub(manager, { name: demoLists().club, timeZone, isDemo: true });
-      await storePeople(manager, club.id);
-      return club.id;
-    });
-    const ladders = await this.syllabuses.list(clubId);
-    await this.source.transaction(async (manager) => {
+    const passwordHash = await hashPassword(demoPassword);
+    return this.source.transaction(async (manager) => {
+      await lockFor(manager, 'founding', '');
+      if (await manager.exists(ClubEntity)) return false;
+      const { id: clubId } = await foundClub(manager, { name: demoLists().club, timeZone, isDemo: true });
+      await manager.save(
+        demoPeople.map(({ name, email, role }) =>
+          manager.create(PersonEntity, { clubId, name, email, role, passwordHash, putAwayAt: null }),
+        ),
+      );
+      const ladders = await this.syllabuses.list(clubId, manager);
       await new DemoTerm(manager, clubId, todayInZone(timeZone), ladders).store();
+      return true;
     });
-    return true;
   }
-}
-
-async function storePeople(manager: EntityManager, clubId: string): Promise<void> {
-  const passwordHash = await hashPassword(demoPassword);
-  await manager.save(demoPeople.map(({ name, email, role }) => manager.create(PersonEntity, { clubId, name, email, role, passwordHash })));
 }
 
 /** One term of the demo club: ten weeks taught, four to come. */
@@ -262,7 +263,7 @@ class DemoTerm {
     const plan = this.withFocus(started.value, focus, ageBand);
     await this.manager.query(
       'INSERT INTO class_plan (class_id, club_id, version, document, saved_by, saved_at) VALUES ($1, $2, 1, $3, $4, $5)',
-      [session.id, this.clubId, JSON.stringify(plan), group.instructorId, session.taughtAt],
+      [session.id, this.clubId, JSON.stringify(writePlan(plan)), group.instructorId, session.taughtAt],
     );
     const { timeline } = evaluatePlan(plan, this.library, {
       settings: defaultTimingSettings,

@@ -1,14 +1,16 @@
 import { AddGroupRequest, ChangeGroupRequest, type GroupResponse } from '@leiter/contract';
 import type { Result } from '@leiter/core';
 import { Body, Controller, Get, Param, ParseUUIDPipe, Patch, Post } from '@nestjs/common';
-import { ProblemException } from '../http/problem.js';
-import { AskedBy, ForRoles, type Asker } from '../people/session.guard.js';
+import { fieldRefused, ProblemException } from '../http/problem.js';
+import type { Asker } from '../people/asker.js';
+import { AskedBy, ForEverybody, ForRoles } from '../people/session.guard.js';
 import { GroupsService, type GroupRefusal } from './groups.service.js';
 
 @Controller('groups')
 export class GroupsController {
   constructor(private readonly groups: GroupsService) {}
 
+  @ForEverybody()
   @Get()
   list(@AskedBy() asker: Asker): Promise<readonly GroupResponse[]> {
     return this.groups.list(asker.clubId);
@@ -23,7 +25,7 @@ export class GroupsController {
   @ForRoles('owner', 'instructor')
   @Patch(':id')
   async change(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string, @Body() body: ChangeGroupRequest): Promise<GroupResponse> {
-    return answer(await this.groups.change(asker.clubId, id, body));
+    return answer(await this.groups.change(asker, id, body));
   }
 }
 
@@ -36,9 +38,9 @@ function answer(result: Result<GroupResponse, GroupRefusal>): GroupResponse {
       throw fieldRefused('programme', 'Choose a programme.');
     case 'person-unknown':
       throw fieldRefused('instructorId', 'Choose somebody of this club.');
+    case 'not-yours':
+      throw new ProblemException(403, 'Who teaches this group now, or the owner, hands it to somebody else.', {
+        errors: [{ field: 'instructorId', message: 'Ask who teaches it now, or the owner.' }],
+      });
   }
-}
-
-function fieldRefused(field: string, message: string): ProblemException {
-  return new ProblemException(422, message, { errors: [{ field, message }] });
 }

@@ -2,14 +2,23 @@ import type { AddGroupRequest, ChangeGroupRequest, GroupResponse } from '@leiter
 import { accepted, refused, type Result } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource, InjectRepository } from '@nestjs/typeorm';
-import { DataSource, Repository } from 'typeorm';
+import { DataSource, Repository, type EntityManager } from 'typeorm';
 import { rows } from '../database/rows.js';
+import { isTaken } from '../http/database-fault.js';
 import { notFound } from '../http/problem.js';
+import type { Asker } from '../people/asker.js';
 import { PeopleService } from '../people/people.service.js';
+import { StaffService } from '../staff/staff.service.js';
 import { SyllabusService } from '../syllabus/syllabus.service.js';
 import { GroupEntity } from './group.entity.js';
 
-export type GroupRefusal = { readonly kind: 'name-taken' } | { readonly kind: 'programme-unknown' } | { readonly kind: 'person-unknown' };
+export type GroupRefusal =
+  | { readonly kind: 'name-taken' }
+  | { readonly kind: 'programme-unknown' }
+  | { readonly kind: 'person-unknown' }
+  | { readonly kind: 'not-yours' };
+
+const nameIndex = 'teaching_group_name';
 
 interface GroupRow {
   readonly id: string;
@@ -52,6 +61,7 @@ export class GroupsService {
     @InjectDataSource() private readonly source: DataSource,
     private readonly people: PeopleService,
     private readonly syllabuses: SyllabusService,
+    private readonly staff: StaffService,
   ) {}
 
   async list(clubId: string): Promise<readonly GroupResponse[]> {
@@ -59,8 +69,8 @@ export class GroupsService {
     return found.map(groupResponse);
   }
 
-  async find(clubId: string, id: string): Promise<GroupResponse> {
-    const [row] = await rows<GroupRow>(this.source, `${selectGroups} AND g.id = $2`, [clubId, id]);
+  async find(clubId: string, id: string, source: DataSource | EntityManager = this.source): Promise<GroupResponse> {
+    const [row] = await rows<GroupRow>(source, `${selectGroups} AND g.id = $2`, [clubId, id]);
     if (!row) throw notFound('group');
     return groupResponse(row);
   }
@@ -70,7 +80,7 @@ export class GroupsService {
     if (!programme) return refused({ kind: 'programme-unknown' });
     const refusal = await this.refusalOf(clubId, request, null);
     if (refusal) return refused(refusal);
-    const saved = await this.groups.save(
+    const saved = await this.save(
       this.groups.create({
         clubId,
         programmeId: programme.id,
@@ -82,18 +92,56 @@ export class GroupsService {
         archivedAt: null,
       }),
     );
-    return accepted(await this.find(clubId, saved.id));
+    return saved ? accepted(await this.find(clubId, saved.id)) : refused({ kind: 'name-taken' });
   }
 
-  async change(clubId: string, id: string, request: ChangeGroupRequest): Promise<Result<GroupResponse, GroupRefusal>> {
-    const group = await this.groups.findOneBy({ id, clubId });
-    if (!group) throw notFound('group');
+  /** @returns null where the name was taken at this moment */
+  private async save(group: GroupEntity): Promise<GroupEntity | null> {
+    try {
+      return await this.groups.save(group);
+    } catch (error) {
+      if (isTaken(error, nameIndex)) return null;
+      throw error;
+    }
+  }
+
+  /**
+   * Changes what is named. Who teaches a group sees what families told of its children's health: only the owner and who teaches it
+   * now hand it to somebody else, and that is written down for each of its children.
+   */
+  async change(asker: Asker, id: string, request: ChangeGroupRequest): Promise<Result<GroupResponse, GroupRefusal>> {
+    const { clubId } = asker;
     const refusal = await this.refusalOf(clubId, request, id);
     if (refusal) return refused(refusal);
-    const { archived, ...changes } = request;
-    const archivedAt = archived === undefined ? group.archivedAt : archived ? (group.archivedAt ?? new Date()) : null;
-    await this.groups.save(Object.assign(group, changes, { archivedAt }));
-    return accepted(await this.find(clubId, id));
+    try {
+      return await this.source.transaction(async (manager) => {
+        const group = await manager.findOne(GroupEntity, { where: { id, clubId }, lock: { mode: 'pessimistic_write' } });
+        if (!group) throw notFound('group');
+        const { archived, ...changes } = request;
+        const isHandedOn = changes.instructorId !== undefined && changes.instructorId !== group.instructorId;
+        if (isHandedOn && asker.role !== 'owner' && group.instructorId !== asker.id) return refused({ kind: 'not-yours' });
+        const archivedAt = archived === undefined ? group.archivedAt : archived ? (group.archivedAt ?? new Date()) : null;
+        await manager.update(GroupEntity, { id, clubId }, { ...changes, archivedAt });
+        if (isHandedOn) await this.logHandingOn(manager, asker, group, changes.instructorId ?? null);
+        return accepted(await this.find(clubId, id, manager));
+      });
+    } catch (error) {
+      if (isTaken(error, nameIndex)) return refused({ kind: 'name-taken' });
+      throw error;
+    }
+  }
+
+  private async logHandingOn(manager: EntityManager, asker: Asker, group: GroupEntity, instructorId: string | null): Promise<void> {
+    const children = await rows<{ child_id: string }>(manager, 'SELECT child_id FROM enrolment WHERE group_id = $1 AND to_day IS NULL', [
+      group.id,
+    ]);
+    const person = instructorId === null ? null : await this.people.find(instructorId);
+    await this.staff.log(
+      manager,
+      asker,
+      children.map(({ child_id: childId }) => childId),
+      { kind: 'group-taught-by', detail: { group: group.name, person: person?.name ?? 'nobody yet' } },
+    );
   }
 
   private async refusalOf(

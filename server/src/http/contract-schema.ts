@@ -1,9 +1,14 @@
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
+import { doseClassNames, doseRule } from '@leiter/contract';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 
 /** All contract classes as JSON Schema; a field of no class of ours is an object or a list. */
 export function contractSchemas(prefix: string): Readonly<Record<string, object>> {
-  const all = validationMetadatasToSchemas({ refPointerPrefix: prefix, classTransformerMetadataStorage: defaultMetadataStorage });
+  const all = validationMetadatasToSchemas({
+    refPointerPrefix: prefix,
+    classTransformerMetadataStorage: defaultMetadataStorage,
+    additionalConverters: { [doseRule]: { oneOf: doseClassNames.map((name) => ({ $ref: `${prefix}${name}` })) } },
+  });
   return JSON.parse(JSON.stringify(all), (_key, value: unknown) => {
     if (typeof value !== 'object' || value === null || !('$ref' in value)) return value;
     const { $ref: reference, ...rest } = value;

@@ -7,7 +7,10 @@ export function openApiOf(app: INestApplication): OpenAPIObject {
   const config = new DocumentBuilder().setTitle('Leiter').setVersion('0.1').addCookieAuth('leiter').build();
   const document = SwaggerModule.createDocument(app, config);
   const schemas = contractSchemas('#/components/schemas/');
-  const named = Object.keys(document.components?.schemas ?? {});
+  const named = [
+    ...Object.keys(document.components?.schemas ?? {}),
+    ...[...JSON.stringify(document.paths).matchAll(/#\/components\/schemas\/(\w+)/g)].map(([, name]) => name ?? ''),
+  ];
   return {
     ...document,
     components: { ...document.components, schemas: { ...document.components?.schemas, ...withNested(schemas, named) } },

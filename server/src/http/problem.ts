@@ -10,9 +10,10 @@ const titles: Readonly<Record<number, string>> = {
   409: 'It has changed meanwhile',
   413: 'Too large',
   415: 'Only JSON is read here',
+  421: 'Not under this name',
   422: 'This does not fit',
   429: 'Too many tries',
-  503: 'The database does not answer',
+  503: 'Not possible at this moment',
 };
 
 export function problemOf(status: number, detail?: string, errors?: readonly FieldProblem[]): Problem {
@@ -36,4 +37,9 @@ export class ProblemException extends HttpException {
 /** Same answer for what is not there and for what belongs to another club. */
 export function notFound(what: string): ProblemException {
   return new ProblemException(404, `There is no such ${what}.`);
+}
+
+/** A refusal that is about one field. */
+export function fieldRefused(field: string, message: string): ProblemException {
+  return new ProblemException(422, message, { errors: [{ field, message }] });
 }

@@ -1,14 +1,27 @@
-import {
-  ChangeMovementRequest,
-  LibraryFile,
-  SaveMovementRequest,
-  type LibraryImportResponse,
-  type MovementResponse,
-} from '@leiter/contract';
+import { ChangeMovementRequest, SaveMovementRequest, type LibraryImportResponse, type MovementResponse } from '@leiter/contract';
 import { libraryFaultWords, libraryFormat, type LibraryFault, type Movement, type Result } from '@leiter/core';
-import { Body, Controller, Delete, Get, HttpCode, Param, ParseBoolPipe, ParseUUIDPipe, Patch, Post, Put, Query } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  HttpCode,
+  Param,
+  ParseBoolPipe,
+  ParseUUIDPipe,
+  Patch,
+  Post,
+  Put,
+  Query,
+  Req,
+  Res,
+} from '@nestjs/common';
+import { ApiBody } from '@nestjs/swagger';
+import type { Request, Response } from 'express';
 import { ProblemException } from '../http/problem.js';
-import { AskedBy, ForRoles, type Asker } from '../people/session.guard.js';
+import { fieldsProblem } from '../http/validation.js';
+import type { Asker } from '../people/asker.js';
+import { AskedBy, ForEverybody, ForRoles } from '../people/session.guard.js';
 import { LibraryImportService } from './library-import.service.js';
 import { LibraryService } from './library.service.js';
 
@@ -21,12 +34,28 @@ export class LibraryController {
     private readonly imports: LibraryImportService,
   ) {}
 
+  /** Every entry; a browser that has this version already is told so, and nothing is sent. */
+  @ForEverybody()
   @Get()
-  list(@AskedBy() asker: Asker): Promise<readonly MovementResponse[]> {
-    return this.library.entries(asker.clubId);
+  async list(@AskedBy() asker: Asker, @Req() request: Request, @Res() response: Response): Promise<void> {
+    const { etag, plain, gzip, br } = await this.library.body(asker.clubId);
+    response.set({
+      ETag: etag,
+      'Cache-Control': 'private, no-cache',
+      Vary: 'Accept-Encoding',
+      'Content-Type': 'application/json; charset=utf-8',
+    });
+    if (request.headers['if-none-match'] === etag) {
+      response.status(304).end();
+      return;
+    }
+    const encoding = request.acceptsEncodings('br', 'gzip', 'identity');
+    if (encoding === 'br' || encoding === 'gzip') response.set('Content-Encoding', encoding);
+    response.end(encoding === 'br' ? br : encoding === 'gzip' ? gzip : plain);
   }
 
   /** The whole library as a `leiter-library/1` file. */
+  @ForEverybody()
   @Get('export')
   async export(@AskedBy() asker: Asker): Promise<{ readonly format: string; readonly movements: readonly Movement[] }> {
     return { format: libraryFormat, movements: await this.library.list(asker.clubId) };
@@ -36,12 +65,23 @@ export class LibraryController {
   @ForRoles('owner', 'instructor')
   @Post('import')
   @HttpCode(200)
+  @ApiBody({ schema: { $ref: '#/components/schemas/LibraryFile' } })
   async import(
     @AskedBy() asker: Asker,
     @Query('dryRun', new ParseBoolPipe({ optional: true })) dryRun: boolean | undefined,
-    @Body() body: LibraryFile,
+    @Req() request: Request,
   ): Promise<LibraryImportResponse> {
-    return takenIn(await this.imports.take(asker, body.movements, { isDryRun: dryRun ?? false }));
+    const text: unknown = request.body;
+    const taken = await this.imports.takeFile(asker, typeof text === 'string' ? text : '', { isDryRun: dryRun ?? false });
+    if (taken.ok) return taken.value;
+    switch (taken.error.kind) {
+      case 'unreadable':
+        throw new ProblemException(400, taken.error.words);
+      case 'fields':
+        throw fieldsProblem(taken.error.fields);
+      case 'entries':
+        throw entriesProblem(taken.error.faults);
+    }
   }
 
   /** Undoes an import: entries read again as before, added ones go. */
@@ -58,6 +98,7 @@ export class LibraryController {
       );
   }
 
+  @ForEverybody()
   @Get(':slug')
   find(@AskedBy() asker: Asker, @Param('slug') slug: string): Promise<MovementResponse> {
     return this.library.find(asker.clubId, slug);
@@ -80,10 +121,14 @@ export class LibraryController {
 
 function takenIn(taken: Result<LibraryImportResponse, readonly LibraryFault[]>): LibraryImportResponse {
   if (taken.ok) return taken.value;
-  throw new ProblemException(422, 'Nothing was stored: some entries are not right.', {
-    errors: taken.error
+  throw entriesProblem(taken.error);
+}
+
+function entriesProblem(faults: readonly LibraryFault[]): ProblemException {
+  return new ProblemException(422, 'Nothing was stored: some entries are not right.', {
+    errors: faults
       .slice(0, mostErrorsNamed)
       .map((fault) => ({ field: `${fault.entry}${fault.field === '' ? '' : `.${fault.field}`}`, message: libraryFaultWords(fault) })),
-    errorCount: taken.error.length,
+    errorCount: faults.length,
   });
 }

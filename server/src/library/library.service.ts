@@ -1,57 +1,80 @@
+import { promisify } from 'node:util';
+import { brotliCompress, constants, gzip } from 'node:zlib';
 import type { ChangeMovementRequest, MovementResponse } from '@leiter/contract';
-import { libraryOf, type Library, type Movement } from '@leiter/core';
+import { libraryOf, openMovement, type Library, type Movement } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { Repository } from 'typeorm';
+import { Kept } from '../database/kept.js';
+import { NoticesService } from '../database/notices.service.js';
 import { notFound } from '../http/problem.js';
 import { MovementEntity } from './movement.entity.js';
 
 /** Libraries of so many clubs are kept read. */
 const mostKept = 20;
+const keptMilliseconds = 600_000;
+const [brotli, gzipped] = [promisify(brotliCompress), promisify(gzip)];
+
+/** The library as it is answered, in the encodings that browsers take. */
+export interface LibraryBody {
+  readonly etag: string;
+  readonly plain: Buffer;
+  readonly gzip: Buffer;
+  readonly br: Buffer;
+}
 
 @Injectable()
 export class LibraryService {
-  private readonly libraries = new Map<string, { readonly stamp: string; readonly library: Library }>();
+  private readonly versions: Kept<string>;
+  private readonly libraries = new OfVersion<Library>();
+  private readonly bodies = new OfVersion<LibraryBody>();
 
-  constructor(@InjectRepository(MovementEntity) private readonly movements: Repository<MovementEntity>) {}
+  constructor(
+    @InjectRepository(MovementEntity) private readonly movements: Repository<MovementEntity>,
+    notices: NoticesService,
+  ) {
+    this.versions = new Kept(notices, 'leiter_library', { most: 1000, milliseconds: keptMilliseconds });
+  }
 
-  /** Every entry with what the club did with it, by name. */
-  async entries(clubId: string): Promise<readonly MovementResponse[]> {
-    const rows = await this.movements.find({ where: { clubId }, order: { slug: 'ASC' } });
-    return rows.map(movementResponse).sort((one, other) => one.name.localeCompare(other.name, 'en'));
+  /** Every entry with what the club did with it, by name, ready to be sent; made once a version. */
+  async body(clubId: string): Promise<LibraryBody> {
+    const version = await this.version(clubId);
+    return this.bodies.of(clubId, version, async () => {
+      const found = await this.movements.find({ where: { clubId }, order: { slug: 'ASC' } });
+      const entries = found.flatMap((row) => movementResponse(row) ?? []).sort((one, other) => one.name.localeCompare(other.name, 'en'));
+      const plain = Buffer.from(JSON.stringify(entries));
+      const quality = { params: { [constants.BROTLI_PARAM_QUALITY]: 5 } };
+      const [br, gzip] = await Promise.all([brotli(plain, quality), gzipped(plain, { level: 6 })]);
+      return { etag: `"${clubId.slice(0, 8)}-${version}"`, plain, gzip, br };
+    });
   }
 
   async list(clubId: string): Promise<readonly Movement[]> {
-    const rows = await this.movements.find({ where: { clubId }, order: { slug: 'ASC' } });
-    return rows.map((row) => row.document).sort((one, other) => one.name.localeCompare(other.name, 'en'));
+    const found = await this.movements.find({ where: { clubId }, order: { slug: 'ASC' } });
+    return readableMovements(found).toSorted((one, other) => one.name.localeCompare(other.name, 'en'));
   }
 
   /** The library as core reckons with it; read anew only when an entry was written since. */
   async library(clubId: string): Promise<Library> {
-    const stamp = await this.stamp(clubId);
-    const kept = this.libraries.get(clubId);
-    if (kept?.stamp === stamp) return kept.library;
-    const library = libraryOf(await this.list(clubId));
-    // the oldest goes: a Map keeps the order in which its keys came
-    const [oldest] = this.libraries.keys();
-    if (this.libraries.size >= mostKept && oldest !== undefined) this.libraries.delete(oldest);
-    this.libraries.set(clubId, { stamp, library });
-    return library;
+    return this.libraries.of(clubId, await this.version(clubId), async () => libraryOf(await this.list(clubId)));
   }
 
-  /** Changes with every write to an entry of the club, whoever writes: PostgreSQL numbers the transaction of each row version. */
-  private async stamp(clubId: string): Promise<string> {
-    const [row]: readonly { readonly stamp: string | null }[] = await this.movements.query(
-      `SELECT md5(string_agg(slug || ' ' || xmin || ' ' || ctid, ',' ORDER BY slug)) AS stamp FROM movement WHERE club_id = $1`,
-      [clubId],
-    );
-    return row?.stamp ?? '';
+  /** Grows with every write to an entry of the club, whichever process writes; asked of the database unless it is sure to be told. */
+  private version(clubId: string): Promise<string> {
+    return this.versions.of(clubId, async () => {
+      const [row]: readonly { readonly library_version: string }[] = await this.movements.query(
+        'SELECT library_version FROM club WHERE id = $1',
+        [clubId],
+      );
+      return row?.library_version ?? '0';
+    });
   }
 
   async find(clubId: string, slug: string): Promise<MovementResponse> {
     const row = await this.movements.findOneBy({ clubId, slug });
-    if (!row) throw notFound('movement');
-    return movementResponse(row);
+    const movement = row && movementResponse(row);
+    if (!movement) throw notFound('movement');
+    return movement;
   }
 
   /** What the club does with an entry, whoever wrote it: putting it away, or saying a cue of its own. */
@@ -65,17 +88,39 @@ export class LibraryService {
 
   /** @returns those of the slugs that this club's library does not have. */
   async missing(clubId: string, slugs: readonly string[]): Promise<readonly string[]> {
-    const wanted = [...new Set(slugs)];
-    if (wanted.length === 0) return [];
-    const rows: readonly { slug: string }[] = await this.movements.query(
-      'SELECT slug FROM movement WHERE club_id = $1 AND slug = ANY($2)',
-      [clubId, wanted],
-    );
-    const known = new Set(rows.map((row) => row.slug));
-    return wanted.filter((slug) => !known.has(slug));
+    const library = await this.library(clubId);
+    return [...new Set(slugs)].filter((slug) => !library.has(slug));
   }
 }
 
-function movementResponse({ document, isOwn, isPutAway, ownCue }: MovementEntity): MovementResponse {
-  return { ...document, isOwn, isPutAway, ownCue };
+/** What is made of a version of something, once, for so many clubs; two that ask at once wait for the same. A failure is not kept. */
+class OfVersion<Value> {
+  private readonly all = new Map<string, { readonly version: string; readonly value: Promise<Value> }>();
+
+  of(clubId: string, version: string, make: () => Promise<Value>): Promise<Value> {
+    const kept = this.all.get(clubId);
+    if (kept?.version === version) return kept.value;
+    // the oldest goes: a Map keeps the order in which its keys came
+    const [oldest] = this.all.keys();
+    if (this.all.size >= mostKept && oldest !== undefined) this.all.delete(oldest);
+    const entry = { version, value: make() };
+    this.all.set(clubId, entry);
+    entry.value.catch(() => {
+      if (this.all.get(clubId) === entry) this.all.delete(clubId);
+    });
+    return entry.value;
+  }
+}
+
+/** The entries of rows; one that cannot be read is left out, so that it does not take the others along. */
+export function readableMovements(rows: readonly { readonly document: unknown }[]): readonly Movement[] {
+  return rows.flatMap(({ document }) => {
+    const movement = openMovement(document);
+    return movement.ok ? [movement.value] : [];
+  });
+}
+
+function movementResponse({ document, isOwn, isPutAway, ownCue }: MovementEntity): MovementResponse | null {
+  const movement = openMovement(document);
+  return movement.ok ? { ...movement.value, isOwn, isPutAway, ownCue } : null;
 }

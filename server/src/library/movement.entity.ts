@@ -1,4 +1,3 @@
-import type { Movement } from '@leiter/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 @Entity('movement')
@@ -9,8 +8,9 @@ export class MovementEntity {
   @PrimaryColumn('text')
   slug!: string;
 
+  /** As `writeMovement` writes it; opened by `openMovement`. */
   @Column('jsonb')
-  document!: Movement;
+  document!: unknown;
 
   /** Written or changed by the club: what ships later leaves it alone. */
   @Column('boolean', { name: 'is_own', default: false })

@@ -1,5 +1,5 @@
 import { readdirSync, readFileSync } from 'node:fs';
-import { fileURLToPath } from 'node:url';
+import { root } from '../root.js';
 import { readLibrary, type Criterion, type Library, type PlanTemplate } from '@leiter/core';
 
 /** The ladder of a programme as its file says it; what a criterion leaves out has its default. */
@@ -18,7 +18,7 @@ export interface ShippedSyllabus {
   }[];
 }
 
-const content = fileURLToPath(new URL('../../../content/', import.meta.url));
+const content = `${root}content/`;
 
 function filesIn(folder: string): readonly unknown[] {
   return readdirSync(`${content}${folder}`)

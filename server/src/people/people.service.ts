@@ -1,46 +1,62 @@
-import type { AddPersonRequest, PersonResponse } from '@leiter/contract';
+import type { ChangePersonRequest, PersonResponse } from '@leiter/contract';
 import { accepted, refused, type Result, type TeachingRoom } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
-import { InjectRepository } from '@nestjs/typeorm';
-import { hash, verify } from '@node-rs/argon2';
-import { Repository } from 'typeorm';
+import { InjectDataSource, InjectRepository } from '@nestjs/typeorm';
+import { DataSource, IsNull, Repository } from 'typeorm';
+import { Kept } from '../database/kept.js';
+import { NoticesService } from '../database/notices.service.js';
+import { rows } from '../database/rows.js';
+import { notFound } from '../http/problem.js';
+import type { Asker } from './asker.js';
+import { hashPassword, isPassword, passwordFaultOf, type PasswordFault } from './passwords.js';
 import { PersonEntity } from './person.entity.js';
 
-export interface AddPersonRefusal {
-  readonly kind: 'email-taken';
+export interface ChangePersonRefusal {
+  readonly kind: 'last-owner';
 }
+export type ChangePasswordRefusal = { readonly kind: 'wrong-password' } | { readonly kind: 'too-easy'; readonly fault: PasswordFault };
 
-/** OWASP's recommendation for argon2id: 19 MiB, two passes, one lane. */
-const argon2id = { algorithm: 2, memoryCost: 19_456, timeCost: 2, parallelism: 1 } as const;
-
-export function hashPassword(password: string): Promise<string> {
-  return hash(password, argon2id);
-}
+const keptMilliseconds = 60_000;
 
 export function personResponse(person: PersonEntity): PersonResponse {
-  return { id: person.id, name: person.name, email: person.email, role: person.role };
+  return { id: person.id, name: person.name, email: person.email, role: person.role, isPutAway: person.putAwayAt !== null };
 }
 
 @Injectable()
 export class PeopleService {
   /** Verified when the person is unknown, so that the answer takes as long as for a wrong password. */
   private readonly decoy = hashPassword('a password nobody has');
+  private readonly askers: Kept<Asker | null>;
 
-  constructor(@InjectRepository(PersonEntity) private readonly people: Repository<PersonEntity>) {}
+  constructor(
+    @InjectRepository(PersonEntity) private readonly people: Repository<PersonEntity>,
+    @InjectDataSource() private readonly source: DataSource,
+    notices: NoticesService,
+  ) {
+    this.askers = new Kept(notices, 'leiter_person', { most: 2000, milliseconds: keptMilliseconds });
+  }
 
   find(id: string): Promise<PersonEntity | null> {
-    return this.people.findOneBy({ id });
+    return this.people.findOneBy({ id, putAwayAt: IsNull() });
+  }
+
+  /** Who is signed in with a session; null for who was put away or is not there any more. */
+  asker(id: string): Promise<Asker | null> {
+    return this.askers.of(id, async () => {
+      const person = await this.find(id);
+      return person && { kind: 'person', id: person.id, clubId: person.clubId, role: person.role };
+    });
   }
 
   async saveRoom(id: string, room: TeachingRoom | null): Promise<PersonEntity> {
-    const person = await this.people.findOneByOrFail({ id });
-    return this.people.save(Object.assign(person, { room }));
+    await this.people.update({ id }, { room });
+    return this.people.findOneByOrFail({ id });
   }
 
-  /** @returns the person, or null alike for an unknown address and a wrong password. */
+  /** @returns the person, or null alike for an unknown address, one who was put away, and a wrong password. */
   async signIn(email: string, password: string): Promise<PersonEntity | null> {
-    const person = await this.people.findOneBy({ email: email.trim().toLowerCase() });
-    const isRight = await verify(person?.passwordHash ?? (await this.decoy), password);
+    const person = await this.people.findOneBy({ email: email.trim().toLowerCase(), putAwayAt: IsNull() });
+    const isRight = await isPassword(password, person?.passwordHash ?? (await this.decoy));
     return person && isRight ? person : null;
   }
 
@@ -49,11 +65,42 @@ export class PeopleService {
     return people.map(personResponse);
   }
 
-  async add(clubId: string, request: AddPersonRequest): Promise<Result<PersonResponse, AddPersonRefusal>> {
-    const email = request.email.toLowerCase();
-    if (await this.people.existsBy({ email })) return refused({ kind: 'email-taken' });
-    const passwordHash = await hashPassword(request.password);
-    const person = await this.people.save(this.people.create({ clubId, name: request.name, role: request.role, email, passwordHash }));
-    return accepted(personResponse(person));
+  /** A password of one's own, against the old one; whoever else is signed in as this person is signed out. */
+  async changePassword(
+    asker: Asker,
+    sessionId: string,
+    { oldPassword, newPassword }: { readonly oldPassword: string; readonly newPassword: string },
+  ): Promise<Result<undefined, ChangePasswordRefusal>> {
+    const person = await this.people.findOneByOrFail({ id: asker.id });
+    if (!(await isPassword(oldPassword, person.passwordHash))) return refused({ kind: 'wrong-password' });
+    const fault = passwordFaultOf(newPassword, [person.name, person.email]);
+    if (fault) return refused({ kind: 'too-easy', fault });
+    const passwordHash = await hashPassword(newPassword);
+    await this.source.transaction(async (manager) => {
+      await manager.update(PersonEntity, { id: person.id }, { passwordHash });
+      await manager.query('DELETE FROM session WHERE person_id = $1 AND sid <> $2', [person.id, sessionId]);
+    });
+    return accepted(undefined);
+  }
+
+  /** Another role, put away or brought back; the club keeps an owner. Who is put away is signed out at once, and what they wrote stays theirs. */
+  async change(asker: Asker, id: string, { role, isPutAway }: ChangePersonRequest): Promise<Result<PersonResponse, ChangePersonRefusal>> {
+    return this.source.transaction(async (manager) => {
+      // all owners are locked: two owners cannot put each other away
+      const owners = await rows<{ readonly id: string }>(
+        manager,
+        `SELECT id FROM person WHERE club_id = $1 AND role = 'owner' AND put_away_at IS NULL ORDER BY id FOR UPDATE`,
+        [asker.clubId],
+      );
+      const person = await manager.findOneBy(PersonEntity, { id, clubId: asker.clubId });
+      if (!person) throw notFound('person');
+      const isOwnerNow = owners.some((owner) => owner.id === id);
+      const staysOwner = (role ?? person.role) === 'owner' && !(isPutAway ?? person.putAwayAt !== null);
+      if (isOwnerNow && !staysOwner && owners.length === 1) return refused({ kind: 'last-owner' });
+      const putAwayAt = isPutAway === undefined ? person.putAwayAt : isPutAway ? (person.putAwayAt ?? new Date()) : null;
+      await manager.update(PersonEntity, { id }, { role: role ?? person.role, putAwayAt });
+      if (putAwayAt) await manager.query('DELETE FROM session WHERE person_id = $1', [id]);
+      return accepted(personResponse(await manager.findOneByOrFail(PersonEntity, { id })));
+    });
   }
 }

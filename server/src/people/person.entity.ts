@@ -25,4 +25,8 @@ export class PersonEntity {
   /** Where the person teaches; null as long as nobody said. */
   @Column('jsonb', { nullable: true })
   room!: TeachingRoom | null;
+
+  /** Who was put away does not sign in; what the person wrote stays. */
+  @Column('timestamptz', { name: 'put_away_at', nullable: true })
+  putAwayAt!: Date | null;
 }

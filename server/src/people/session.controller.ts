@@ -1,33 +1,41 @@
-import { SaveRoomRequest, SignInRequest, type PersonResponse, type SessionResponse } from '@leiter/contract';
-import { Body, Controller, Delete, Get, HttpCode, Post, Put, Req, UseGuards } from '@nestjs/common';
-import { Throttle } from '@nestjs/throttler';
-import type { Request } from 'express';
+import { ChangePasswordRequest, SaveRoomRequest, SignInRequest, type PersonResponse, type SessionResponse } from '@leiter/contract';
+import { Body, Controller, Delete, Get, HttpCode, Post, Put, Req, Res } from '@nestjs/common';
+import type { Request, Response } from 'express';
 import { ClubService } from '../club/club.service.js';
-import { ProblemException } from '../http/problem.js';
+import { fieldRefused, ProblemException } from '../http/problem.js';
+import type { Asker } from './asker.js';
+import { passwordFaultWords } from './passwords.js';
 import { PeopleService, personResponse } from './people.service.js';
 import type { PersonEntity } from './person.entity.js';
-import { AskedBy, Public, type Asker } from './session.guard.js';
-import { SignInThrottle } from './sign-in.throttle.js';
+import { endSession, startSession } from './session.js';
+import { AskedBy, ForEverybody, ForVisitors } from './session.guard.js';
+import { SignInTriesService } from './sign-in-tries.service.js';
 
 @Controller('session')
 export class SessionController {
   constructor(
     private readonly people: PeopleService,
     private readonly clubs: ClubService,
+    private readonly tries: SignInTriesService,
   ) {}
 
-  @Public()
-  @UseGuards(SignInThrottle)
-  @Throttle({ default: { limit: 20, ttl: 60_000 } })
+  @ForVisitors()
   @Post()
   @HttpCode(200)
-  async signIn(@Body() body: SignInRequest, @Req() request: Request): Promise<SessionResponse> {
+  async signIn(
+    @Body() body: SignInRequest,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<SessionResponse> {
+    await this.tries.note(request, body.email);
     const person = await this.people.signIn(body.email, body.password);
     if (!person) throw new ProblemException(401, 'E-mail address and password do not belong together.');
-    await startSession(request, person);
+    await this.tries.forget(request, response, body.email);
+    await startSession(request, person.id);
     return this.session(person);
   }
 
+  @ForEverybody()
   @Get()
   async read(@AskedBy() asker: Asker): Promise<SessionResponse> {
     const person = await this.people.find(asker.id);
@@ -36,21 +44,33 @@ export class SessionController {
   }
 
   /** Notes where the person who is signed in teaches: plans of its classes are looked at with it. */
+  @ForEverybody()
   @Put('room')
   async saveRoom(@AskedBy() asker: Asker, @Body() body: SaveRoomRequest): Promise<SessionResponse> {
     return this.session(await this.people.saveRoom(asker.id, body.room));
   }
 
-  @Public()
+  /** A new password for who is signed in; other browsers in which the person is signed in are signed out. */
+  @ForEverybody()
+  @Put('password')
+  @HttpCode(204)
+  async changePassword(@AskedBy() asker: Asker, @Body() body: ChangePasswordRequest, @Req() request: Request): Promise<void> {
+    await this.tries.note(request, `the password of ${asker.id}`);
+    const changed = await this.people.changePassword(asker, request.sessionID, body);
+    if (changed.ok) return;
+    switch (changed.error.kind) {
+      case 'wrong-password':
+        throw fieldRefused('oldPassword', 'This is not your password.');
+      case 'too-easy':
+        throw fieldRefused('newPassword', passwordFaultWords[changed.error.fault]);
+    }
+  }
+
+  @ForVisitors()
   @Delete()
   @HttpCode(204)
-  async signOut(@Req() request: Request): Promise<void> {
-    await new Promise<void>((resolve, reject) => {
-      request.session.destroy((error: unknown) => {
-        if (error instanceof Error) reject(error);
-        else resolve();
-      });
-    });
+  signOut(@Req() request: Request): Promise<void> {
+    return endSession(request);
   }
 
   private async session(person: PersonEntity): Promise<SessionResponse> {
@@ -63,21 +83,4 @@ export class SessionController {
       today: this.clubs.todayIn(club),
     };
   }
-}
-
-/** A fresh session id at every sign-in, so that one planted before is worth nothing. */
-export async function startSession(request: Request, person: PersonEntity): Promise<void> {
-  await new Promise<void>((resolve, reject) => {
-    request.session.regenerate((error: unknown) => {
-      if (error instanceof Error) reject(error);
-      else resolve();
-    });
-  });
-  request.session.personId = person.id;
-  await new Promise<void>((resolve, reject) => {
-    request.session.save((error: unknown) => {
-      if (error instanceof Error) reject(error);
-      else resolve();
-    });
-  });
 }

@@ -1,9 +1,10 @@
 import { ImportPlanRequest, PreviewPlanRequest, type PlanImportResponse, type PlanPreviewResponse } from '@leiter/contract';
-import { Body, Controller, Get, HttpCode, Param, ParseBoolPipe, ParseUUIDPipe, Post, Query, StreamableFile } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Param, ParseBoolPipe, ParseUUIDPipe, Post, Query, StreamableFile } from '@nestjs/common';
 import { ProblemException } from '../http/problem.js';
-import { AskedBy, ForRoles, type Asker } from '../people/session.guard.js';
+import type { Asker } from '../people/asker.js';
+import { AskedBy, ForEverybody, ForRoles } from '../people/session.guard.js';
 import { planProblem } from '../plans/plans.controller.js';
-import { PlanFileService } from './plan-file.service.js';
+import { PlanFileService, type UndoPlanRefusal } from './plan-file.service.js';
 import { PlanPaperService } from './plan-paper.service.js';
 import { PreviewService, type PreviewFault } from './preview.service.js';
 
@@ -18,6 +19,7 @@ export class PlanFilesController {
   ) {}
 
   /** Times, findings, versions and effort of a `leiter-plan/1`; nothing is stored. */
+  @ForEverybody()
   @Post('class-plans/preview')
   @HttpCode(200)
   async preview(@AskedBy() asker: Asker, @Body() body: PreviewPlanRequest): Promise<PlanPreviewResponse> {
@@ -27,12 +29,14 @@ export class PlanFilesController {
   }
 
   /** The plan of a class as a `leiter-plan/1` file, with the movements it uses. */
+  @ForEverybody()
   @Get('classes/:id/plan/export')
   export(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<object> {
     return this.files.export(asker.clubId, id);
   }
 
   /** The plan of a class on paper: the running order, then who does what and the safety talk. */
+  @ForEverybody()
   @Get('classes/:id/plan/paper')
   async paper(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<StreamableFile> {
     const { pdf, name } = await this.papers.paper(asker, id);
@@ -53,6 +57,24 @@ export class PlanFilesController {
     if (taken.ok) return taken.value;
     if (taken.error.kind === 'faults') throw faultsProblem('Nothing was stored: the plan does not fit.', taken.error.faults);
     throw planProblem(taken.error);
+  }
+
+  /** Undoes an import: the plan reads again as before. */
+  @ForRoles('owner', 'instructor')
+  @Delete('plan-imports/:id')
+  @HttpCode(204)
+  async undo(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<void> {
+    const undone = await this.files.undo(asker, id);
+    if (!undone.ok) throw new ProblemException(409, undoWords(undone.error));
+  }
+}
+
+function undoWords(error: UndoPlanRefusal): string {
+  switch (error.kind) {
+    case 'changed-since':
+      return 'The plan was changed since. Nothing was changed.';
+    case 'in-use':
+      return `“${error.slug}” is in use by now. Nothing was changed.`;
   }
 }
 

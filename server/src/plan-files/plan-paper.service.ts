@@ -1,4 +1,3 @@
-import { createRequire } from 'node:module';
 import type { ClassPageResponse, ExpectedChild } from '@leiter/contract';
 import {
   clockText,
@@ -22,32 +21,14 @@ import {
   type Track,
 } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
-import pdfmake from 'pdfmake';
 import { ClassesService } from '../classes/classes.service.js';
 import { notFound } from '../http/problem.js';
-import type { Asker } from '../people/session.guard.js';
+import type { Asker } from '../people/asker.js';
 import { LibraryService } from '../library/library.service.js';
-
-const packages = createRequire(import.meta.url);
-const fontFile = (path: string): string => packages.resolve(`@expo-google-fonts/${path}`);
-
-pdfmake.setFonts({
-  text: {
-    normal: fontFile('atkinson-hyperlegible/400Regular/AtkinsonHyperlegible_400Regular.ttf'),
-    bold: fontFile('atkinson-hyperlegible/700Bold/AtkinsonHyperlegible_700Bold.ttf'),
-  },
-  heading: {
-    normal: fontFile('bricolage-grotesque/600SemiBold/BricolageGrotesque_600SemiBold.ttf'),
-    bold: fontFile('bricolage-grotesque/700Bold/BricolageGrotesque_700Bold.ttf'),
-  },
-});
-// everything that a page needs is here
-pdfmake.setUrlAccessPolicy(() => false);
-pdfmake.setLocalAccessPolicy((path) => path.includes('@expo-google-fonts'));
+import { WorkersService } from '../work/workers.service.js';
 
 const ink = '#1D2B30';
 const soft = '#5A6468';
-const line = '#DDD5C5';
 const inks = { near: ink, far: '#93A3A6', thing: '#8A8371', line: '#17525C', paper: '#FFFFFF' } as const;
 
 /** How many lines a page takes at the usual size; longer plans are set smaller, down to what can still be read. */
@@ -60,6 +41,7 @@ export class PlanPaperService {
   constructor(
     private readonly classes: ClassesService,
     private readonly library: LibraryService,
+    private readonly workers: WorkersService,
   ) {}
 
   /** The plan of a class as PDF: one page with the running order, one with who does what and the safety talk. */
@@ -88,7 +70,7 @@ export class PlanPaperService {
       info: { title: `${page.class.groupName} ${page.class.day}` },
       content: [...runningOrder(page, evaluation), ...secondPage(page, evaluation, library, children)],
     };
-    const pdf = await pdfmake.createPdf(document).getBuffer();
+    const pdf = Buffer.from(await this.workers.run('setPaper', { document }));
     return { pdf, name: `${page.class.groupName.replace(/[^A-Za-z0-9]+/g, '-')}-${page.class.day}.pdf` };
   }
 }
@@ -136,13 +118,7 @@ function runningOrder(page: ClassPageResponse, evaluation: Evaluation): readonly
         widths: [30, size * 2.8, '*', 110, 100, 120],
         body: rows.length > 0 ? rows : [['', '', 'Nothing planned yet', '', '', '']],
       },
-      layout: {
-        hLineColor: () => line,
-        vLineWidth: () => 0,
-        hLineWidth: (index: number) => (index === 0 ? 0 : 0.5),
-        paddingTop: () => 0.5,
-        paddingBottom: () => 0.5,
-      },
+      layout: 'order',
     },
   ];
 }
@@ -222,7 +198,7 @@ function secondPage(
           ...(said.length > 0 ? said : [['Nobody is expected', '', '', '']]),
         ],
       },
-      layout: { hLineColor: () => line, vLineWidth: () => 0, hLineWidth: () => 0.5 },
+      layout: 'ruled',
       fontSize: 7.5,
     },
   ];

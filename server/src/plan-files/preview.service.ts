@@ -27,7 +27,7 @@ import {
 import { Injectable } from '@nestjs/common';
 import { ClassesService } from '../classes/classes.service.js';
 import { ClubService } from '../club/club.service.js';
-import type { Asker } from '../people/session.guard.js';
+import type { Asker } from '../people/asker.js';
 import { LibraryService } from '../library/library.service.js';
 import { SyllabusService } from '../syllabus/syllabus.service.js';
 
@@ -58,6 +58,13 @@ export class PreviewService {
     ]);
     const library = withInline(own, file);
     if (!library.ok) return library;
+    const faults = [
+      ...(ladder ? [] : [{ field: 'plan.programme', message: `There is no programme “${file.programme}”.` }]),
+      ...(request.children ?? []).flatMap(({ birthDate }, index) =>
+        birthDate > today ? [{ field: `children.${String(index)}.birthDate`, message: 'This day has not come yet.' }] : [],
+      ),
+    ];
+    if (faults.length > 0) return refused(faults);
     const children = request.children?.map((child) => childInClass(child, today)) ?? group?.children ?? [];
     const context: EvaluationContext = {
       settings: defaultTimingSettings,
@@ -89,12 +96,22 @@ function planFaultWords(fault: PlanFileFault): string {
       return `The id “${fault.id}” is there twice.`;
     case 'movement-unknown':
       return `There is no movement “${fault.movement}”.`;
+    case 'sides-unfit':
+      return fault.choices.length === 1 && fault.choices[0] === 'none'
+        ? 'This movement has no sides.'
+        : `The sides can be ${listed(fault.choices)}.`;
+    case 'tier-unknown':
+      return `This movement has no version “${fault.tier}”: it can be ${listed(fault.choices)}.`;
+    case 'tier-twice':
+      return `The version “${fault.tier}” is there twice.`;
     case 'circuit-unknown':
       return `There is no circuit “${fault.circuit}” in the plan.`;
     case 'circuit-torn':
       return `The stations of the circuit “${fault.circuit}” do not stand next to each other in one section.`;
   }
 }
+
+const listed = (words: readonly string[]): string => words.join(', ');
 
 /** The file as core knows it: plain values, without the classes that validated it. */
 export function plainPlan(file: PlanFile): WrittenPlan {
@@ -103,6 +120,15 @@ export function plainPlan(file: PlanFile): WrittenPlan {
 
 /** The club's library with what the file brings along; an entry of the file counts before that of the club. */
 export function withInline(own: Library, file: PlanFile): Result<Library, readonly PreviewFault[]> {
+  const misnamed = file.sections.flatMap(({ items }, section) =>
+    items.flatMap(({ movement, movementInline }, item) => {
+      const slug = movementInline ? slugIn(movementInline) : '';
+      if (slug === '' || slug === movement) return [];
+      const field = `plan.sections.${String(section)}.items.${String(item)}.movementInline.slug`;
+      return [{ field, message: `The item names “${movement}”, its entry “${slug}”: they have to be the same.` }];
+    }),
+  );
+  if (misnamed.length > 0) return refused(misnamed);
   const inline = file.sections.flatMap(({ items }, section) =>
     items.flatMap(({ movement, movementInline }, item) =>
       movementInline

@@ -1,4 +1,3 @@
-import type { ClassPlan } from '@leiter/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 @Entity('class_plan')
@@ -13,7 +12,8 @@ export class ClassPlanEntity {
   version!: number;
 
   @Column('jsonb')
-  document!: ClassPlan;
+  /** As `writePlan` writes it; opened by `openPlan`. */
+  document!: object;
 
   @Column('timestamptz', { name: 'saved_at' })
   savedAt!: Date;

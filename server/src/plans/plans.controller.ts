@@ -1,8 +1,9 @@
 import { SavePlanRequest, SaveTemplateRequest, type PlanVersion, type StoredPlan, type TemplateResponse } from '@leiter/contract';
 import { mostItems } from '@leiter/core';
 import { Body, Controller, Delete, Get, HttpCode, Param, ParseUUIDPipe, Post, Put } from '@nestjs/common';
-import { ProblemException } from '../http/problem.js';
-import { AskedBy, ForRoles, type Asker } from '../people/session.guard.js';
+import { fieldRefused, ProblemException } from '../http/problem.js';
+import type { Asker } from '../people/asker.js';
+import { AskedBy, ForEverybody, ForRoles } from '../people/session.guard.js';
 import { PlansService, type SavePlanRefusal } from './plans.service.js';
 import { TemplatesService } from './templates.service.js';
 
@@ -13,6 +14,7 @@ export class PlansController {
     private readonly templates: TemplatesService,
   ) {}
 
+  @ForEverybody()
   @Get('plan-templates')
   list(@AskedBy() asker: Asker): Promise<readonly TemplateResponse[]> {
     return this.templates.list(asker.clubId);
@@ -26,10 +28,13 @@ export class PlansController {
     if (kept.ok) return kept.value;
     switch (kept.error.kind) {
       case 'name-taken':
-        throw new ProblemException(422, 'There is a template of this name.', {
-          errors: [{ field: 'name', message: 'There is a template of this name.' }],
-        });
+        throw fieldRefused('name', 'There is a template of this name.');
+      case 'programme-unknown':
+        throw fieldRefused('programme', 'There is no such programme.');
       case 'movements-unknown':
+      case 'ids-twice':
+      case 'circuits-wrong':
+      case 'too-many-items':
         throw planProblem(kept.error);
     }
   }
@@ -42,6 +47,7 @@ export class PlansController {
   }
 
   /** Asked by pages that show the plan, to see that somebody else changed it. */
+  @ForEverybody()
   @Get('classes/:id/plan/version')
   version(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<PlanVersion> {
     return this.plans.version(asker.clubId, id);
@@ -60,7 +66,10 @@ export class PlansController {
 export function planProblem(error: SavePlanRefusal): ProblemException {
   switch (error.kind) {
     case 'changed-meanwhile':
-      return new ProblemException(409, 'Somebody saved this plan meanwhile.', { current: error.current, yours: error.yours });
+      return new ProblemException(409, error.current ? 'Somebody saved this plan meanwhile.' : 'This class has no plan any more.', {
+        current: error.current,
+        yours: error.yours,
+      });
     case 'movements-unknown':
       return new ProblemException(422, 'The plan names movements that the library does not have.', {
         errors: error.movements.map((movement) => ({ field: 'plan.sections', message: `There is no movement “${movement}”.` })),

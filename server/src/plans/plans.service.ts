@@ -1,13 +1,25 @@
 import { isDeepStrictEqual } from 'node:util';
-import type { PlanConflict, PlanVersion, SavePlanRequest, StoredPlan } from '@leiter/contract';
-import { accepted, circuitFaultsIn, mostItems, placedItems, refused, type ClassPlan, type Result } from '@leiter/core';
+import type { PlanConflict, PlanDocument, PlanVersion, SavePlanRequest, StoredPlan } from '@leiter/contract';
+import {
+  accepted,
+  circuitFaultsIn,
+  documentFaultWords,
+  mostItems,
+  openPlan,
+  placedItems,
+  refused,
+  writePlan,
+  type ClassPlan,
+  type Result,
+} from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager } from 'typeorm';
 import { rows } from '../database/rows.js';
-import { notFound } from '../http/problem.js';
+import { notFound, ProblemException } from '../http/problem.js';
 import { LibraryService } from '../library/library.service.js';
-import type { Asker } from '../people/session.guard.js';
+import { LiveService } from '../live/live.service.js';
+import type { Asker } from '../people/asker.js';
 
 export type SavePlanRefusal =
   | ({ readonly kind: 'changed-meanwhile' } & PlanConflict)
@@ -18,7 +30,7 @@ export type SavePlanRefusal =
 
 interface PlanRow {
   readonly version: number;
-  readonly document: ClassPlan;
+  readonly document: unknown;
   readonly saved_at: Date;
   readonly saved_by: string | null;
 }
@@ -28,6 +40,7 @@ export class PlansService {
   constructor(
     @InjectDataSource() private readonly source: DataSource,
     private readonly library: LibraryService,
+    private readonly live: LiveService,
   ) {}
 
   find(clubId: string, classId: string): Promise<StoredPlan | null> {
@@ -51,29 +64,57 @@ export class PlansService {
    * is stored is the very same plan: then the first try had arrived and only its answer was lost.
    */
   async save(asker: Asker, classId: string, request: SavePlanRequest): Promise<Result<StoredPlan, SavePlanRefusal>> {
+    const plan = planOf(request.plan);
+    const refusal = await this.refusalOf(asker.clubId, plan);
+    if (refusal) return refused(refusal);
+    return this.source.transaction((manager) => this.saveIn(manager, asker, classId, { version: request.version, plan }));
+  }
+
+  /** Like `save`, as a part of a transaction and for a plan that was looked at. Nothing is written where it is refused. */
+  async saveIn(
+    manager: EntityManager,
+    asker: Asker,
+    classId: string,
+    { version, plan }: { readonly version: number; readonly plan: ClassPlan },
+  ): Promise<Result<StoredPlan, SavePlanRefusal>> {
     const { clubId } = asker;
-    const [session] = await rows(this.source, 'SELECT id FROM class_session WHERE club_id = $1 AND id = $2', [clubId, classId]);
+    const [session] = await rows(manager, 'SELECT id FROM class_session WHERE club_id = $1 AND id = $2', [clubId, classId]);
     if (!session) throw notFound('class');
-    const plan = planOf(request);
+    const isStored = await this.store(manager, asker, classId, version, plan);
+    const current = await this.findIn(manager, clubId, classId);
+    if (isStored && current) {
+      await this.live.emit(manager, clubId, { topic: 'plan', classId, version: current.version, savedBy: current.savedBy ?? '' });
+      return accepted(current);
+    }
+    if (current && isDeepStrictEqual(current.plan, plan)) return accepted(current);
+    return refused({ kind: 'changed-meanwhile', current, yours: plan });
+  }
+
+  /** Takes the plan of a class away. @returns false where another version is stored by now */
+  async removeIn(manager: EntityManager, asker: Asker, classId: string, version: number): Promise<boolean> {
+    const gone = await rows(
+      manager,
+      'WITH gone AS (DELETE FROM class_plan WHERE club_id = $1 AND class_id = $2 AND version = $3 RETURNING class_id) SELECT class_id FROM gone',
+      [asker.clubId, classId, version],
+    );
+    if (gone.length > 0) await this.live.emit(manager, asker.clubId, { topic: 'plan', classId, version: 0, savedBy: '' });
+    return gone.length > 0;
+  }
+
+  /** What keeps a plan from being stored, whichever class it is for. */
+  async refusalOf(clubId: string, plan: ClassPlan): Promise<Exclude<SavePlanRefusal, { readonly kind: 'changed-meanwhile' }> | null> {
     const items = placedItems(plan);
-    if (items.length > mostItems) return refused({ kind: 'too-many-items' });
+    if (items.length > mostItems) return { kind: 'too-many-items' };
     const ids = [...items.map(({ item }) => item.id), ...plan.sections.map(({ id }) => id)];
-    if (new Set(ids).size < ids.length) return refused({ kind: 'ids-twice' });
-    if (circuitFaultsIn(plan).length > 0) return refused({ kind: 'circuits-wrong' });
+    if (new Set(ids).size < ids.length) return { kind: 'ids-twice' };
+    if (circuitFaultsIn(plan).length > 0) return { kind: 'circuits-wrong' };
     const unknown = await this.library.missing(clubId, [...items.map(({ item }) => item.movement), ...plan.focus]);
-    if (unknown.length > 0) return refused({ kind: 'movements-unknown', movements: unknown });
-    return this.source.transaction(async (manager) => {
-      const isStored = await this.store(manager, asker, classId, request.version, plan);
-      const current = await this.findIn(manager, clubId, classId);
-      if (!current) throw notFound('class');
-      if (isStored || isDeepStrictEqual(current.plan, plan)) return accepted(current);
-      return refused({ kind: 'changed-meanwhile', current, yours: plan });
-    });
+    return unknown.length > 0 ? { kind: 'movements-unknown', movements: unknown } : null;
   }
 
   /** @returns false when the version given is not the one stored. */
   private async store(manager: EntityManager, asker: Asker, classId: string, version: number, plan: ClassPlan): Promise<boolean> {
-    const document = JSON.stringify(plan);
+    const document = JSON.stringify(writePlan(plan));
     // the statement answers with a row only when it wrote one
     const sql =
       version === 0
@@ -92,11 +133,15 @@ export class PlansService {
        WHERE l.club_id = $1 AND l.class_id = $2`,
       [clubId, classId],
     );
-    return row ? { version: row.version, plan: row.document, savedAt: row.saved_at.toISOString(), savedBy: row.saved_by } : null;
+    if (!row) return null;
+    const plan = openPlan(row.document);
+    if (!plan.ok) throw new ProblemException(422, documentFaultWords('plan of this class', plan.error));
+    return { version: row.version, plan: plan.value, savedAt: row.saved_at.toISOString(), savedBy: row.saved_by };
   }
 }
 
 /** The document as core knows it: plain values, without the classes that validated it. */
-function planOf(request: SavePlanRequest): ClassPlan {
-  return JSON.parse(JSON.stringify(request.plan)) as ClassPlan; // validated field by field by its contract class
+export function planOf(document: PlanDocument): ClassPlan {
+  const { v: _version, ...plan } = JSON.parse(JSON.stringify(document)) as PlanDocument; // validated field by field by its contract class
+  return plan;
 }

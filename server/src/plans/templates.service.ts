@@ -1,47 +1,50 @@
 import type { SaveTemplateRequest, TemplateResponse } from '@leiter/contract';
-import { accepted, placedItems, refused, slugOf, templateOf, type ClassPlan, type PlanTemplate, type Result } from '@leiter/core';
+import { accepted, openTemplate, refused, slugOf, templateOf, writeTemplate, type Result } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
 import { rows } from '../database/rows.js';
 import { notFound } from '../http/problem.js';
-import { LibraryService } from '../library/library.service.js';
 import { shippedTemplates } from '../library/shipped-content.js';
-import type { Asker } from '../people/session.guard.js';
+import type { Asker } from '../people/asker.js';
+import { planOf, PlansService, type SavePlanRefusal } from './plans.service.js';
 
 export type TemplateRefusal =
-  { readonly kind: 'name-taken' } | { readonly kind: 'movements-unknown'; readonly movements: readonly string[] };
+  | { readonly kind: 'name-taken' }
+  | { readonly kind: 'programme-unknown' }
+  | Exclude<SavePlanRefusal, { readonly kind: 'changed-meanwhile' }>;
 
 /** Running orders to start from: those that ship, and those that the club keeps. */
 @Injectable()
 export class TemplatesService {
   constructor(
     @InjectDataSource() private readonly source: DataSource,
-    private readonly library: LibraryService,
+    private readonly plans: PlansService,
   ) {}
 
   async list(clubId: string): Promise<readonly TemplateResponse[]> {
-    const own = await rows<{ id: string; document: PlanTemplate }>(
+    const own = await rows<{ id: string; document: unknown }>(
       this.source,
       'SELECT id, document FROM plan_template WHERE club_id = $1 ORDER BY lower(name)',
       [clubId],
     );
-    return [...own.map(({ id, document }) => ({ ...document, ownId: id })), ...shippedTemplates().map((one) => ({ ...one, ownId: null }))];
+    return [...own.flatMap(({ id, document }) => ownTemplate(id, document)), ...shippedTemplates().map((one) => ({ ...one, ownId: null }))];
   }
 
   async keep(asker: Asker, request: SaveTemplateRequest): Promise<Result<TemplateResponse, TemplateRefusal>> {
     const { clubId } = asker;
-    // validated field by field by its contract class
-    const plan = JSON.parse(JSON.stringify(request.plan)) as ClassPlan;
-    const unknown = await this.library.missing(clubId, [...placedItems(plan).map(({ item }) => item.movement), ...plan.focus]);
-    if (unknown.length > 0) return refused({ kind: 'movements-unknown', movements: unknown });
+    const plan = planOf(request.plan);
+    const refusal = await this.plans.refusalOf(clubId, plan);
+    if (refusal) return refused(refusal);
     const { name, programme, lengthMinutes, ageBand } = request;
+    const [known] = await rows(this.source, 'SELECT 1 FROM programme WHERE club_id = $1 AND slug = $2', [clubId, programme]);
+    if (!known) return refused({ kind: 'programme-unknown' });
     const template = templateOf(plan, { slug: `own-${slugOf(name)}`, name, programme, lengthMinutes, ageBand });
     const [stored] = await rows<{ id: string }>(
       this.source,
       `INSERT INTO plan_template (club_id, name, document, made_by) VALUES ($1, $2, $3, $4)
        ON CONFLICT (club_id, lower(name)) DO NOTHING RETURNING id`,
-      [clubId, name, JSON.stringify(template), asker.id],
+      [clubId, name, JSON.stringify(writeTemplate(template)), asker.id],
     );
     return stored ? accepted({ ...template, ownId: stored.id }) : refused({ kind: 'name-taken' });
   }
@@ -54,4 +57,10 @@ export class TemplatesService {
     );
     if (gone.length === 0) throw notFound('template');
   }
+}
+
+/** One that cannot be read is not offered; the others are. */
+function ownTemplate(ownId: string, document: unknown): readonly TemplateResponse[] {
+  const template = openTemplate(document);
+  return template.ok ? [{ ...template.value, ownId }] : [];
 }

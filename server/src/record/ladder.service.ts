@@ -37,15 +37,18 @@ export class LadderService {
 
   /** Children of a group × what each works on; a fixed number of queries, whatever the number of marks. */
   async board(clubId: string, groupId: string): Promise<GroupBoardResponse> {
-    const group = await this.groups.find(clubId, groupId);
-    const [today, climbed, children] = await Promise.all([
+    // what does not wait for another is asked at the same time
+    const [group, today, children] = await Promise.all([
+      this.groups.find(clubId, groupId),
       this.clubs.today(clubId),
-      this.syllabuses.climbed(clubId, group.programme),
       this.childrenOf(clubId, groupId),
     ]);
-    if (!climbed) return { group, columns: [], rows: [] };
     const ids = children.map(({ id }) => id);
-    const rungs = await this.rungs(clubId, ids, group.programme, today);
+    const [climbed, rungs] = await Promise.all([
+      this.syllabuses.climbed(clubId, group.programme),
+      this.rungs(clubId, ids, group.programme, today),
+    ]);
+    if (!climbed) return { group, columns: [], rows: [] };
     const nextOf = (id: string): Grade | null => nextGradeOf(climbed.ladderOf(id), rungs.get(id));
     const wanted = [...new Set(children.flatMap(({ id }) => nextOf(id)?.requirements.map((one) => one.movement) ?? []))];
     const observations = await this.observationsOf(clubId, ids, wanted);

@@ -3,7 +3,7 @@ import type { ObservationEntity } from './observation.entity.js';
 
 /** The columns of an observation as `observationOf` reads them. */
 export const observationColumns =
-  'o.id, o.child_id, o.movement_slug, o.stage, o.side, o.mark, o.help, o.measure, o.faults, o.note, o.seen_on, o.recorded_at, o.recorded_by, o.source, o.class_id, o.supersedes';
+  'o.id, o.child_id, o.movement_slug, o.stage, o.side, o.mark, o.help, o.measure, o.faults, o.note, o.seen_on, o.recorded_at, o.recorded_by, o.source, o.class_id, o.supersedes, o.is_withdrawal';
 
 export interface ObservationRow {
   readonly id: string;
@@ -22,6 +22,7 @@ export interface ObservationRow {
   readonly source: ObservationEntity['source'];
   readonly class_id: string | null;
   readonly supersedes: string | null;
+  readonly is_withdrawal: boolean;
 }
 
 /** A row of the table as core and the wire know it. */
@@ -43,5 +44,6 @@ export function observationOf(row: ObservationRow): ObservationResponse {
     source: row.source,
     classId: row.class_id,
     supersedes: row.supersedes,
+    ...(row.is_withdrawal ? { isWithdrawal: true } : {}),
   };
 }

@@ -1,7 +1,8 @@
 import { AddObservationRequest, type GroupBoardResponse, type ObservationResponse } from '@leiter/contract';
 import { Body, Controller, Get, Param, ParseUUIDPipe, Put } from '@nestjs/common';
 import { ProblemException } from '../http/problem.js';
-import { AskedBy, type Asker } from '../people/session.guard.js';
+import type { Asker } from '../people/asker.js';
+import { AskedBy, ForEverybody } from '../people/session.guard.js';
 import { LadderService } from './ladder.service.js';
 import { RecordService } from './record.service.js';
 
@@ -12,6 +13,7 @@ export class RecordController {
     private readonly ladders: LadderService,
   ) {}
 
+  @ForEverybody()
   @Put('observations/:id')
   async add(
     @AskedBy() asker: Asker,
@@ -38,11 +40,20 @@ export class RecordController {
         throw new ProblemException(422, undefined, {
           errors: [{ field: 'faults', message: `This movement has no fault “${error.fault}”.` }],
         });
+      case 'before-birth':
+        throw new ProblemException(422, undefined, { errors: [{ field: 'seenOn', message: 'The child was not born on this day.' }] });
+      case 'not-in-class':
+        throw new ProblemException(422, undefined, {
+          errors: [{ field: 'classId', message: 'This child is not in the group of this class.' }],
+        });
+      case 'no-sides':
+        throw new ProblemException(422, undefined, { errors: [{ field: 'side', message: 'This movement has no sides.' }] });
       case 'in-the-future':
         throw new ProblemException(422, undefined, { errors: [{ field: 'seenOn', message: 'This day has not come yet.' }] });
     }
   }
 
+  @ForEverybody()
   @Get('groups/:id/board')
   board(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<GroupBoardResponse> {
     return this.ladders.board(asker.clubId, id);

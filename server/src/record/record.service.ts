@@ -6,9 +6,11 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager } from 'typeorm';
 import { ClubService } from '../club/club.service.js';
 import { rows } from '../database/rows.js';
+import { isTaken } from '../http/database-fault.js';
 import { notFound } from '../http/problem.js';
 import { LibraryService } from '../library/library.service.js';
-import type { Asker } from '../people/session.guard.js';
+import { LiveService } from '../live/live.service.js';
+import type { Asker } from '../people/asker.js';
 import { observationColumns, observationOf, type ObservationRow } from './observation.mapper.js';
 
 export type ObservationRefusal =
@@ -17,7 +19,10 @@ export type ObservationRefusal =
   | { readonly kind: 'superseded-unknown' }
   | { readonly kind: 'stage-unknown'; readonly stages: number }
   | { readonly kind: 'fault-unknown'; readonly fault: string }
-  | { readonly kind: 'in-the-future' };
+  | { readonly kind: 'in-the-future' }
+  | { readonly kind: 'before-birth' }
+  | { readonly kind: 'not-in-class' }
+  | { readonly kind: 'no-sides' };
 
 @Injectable()
 export class RecordService {
@@ -25,6 +30,7 @@ export class RecordService {
     @InjectDataSource() private readonly source: DataSource,
     private readonly clubs: ClubService,
     private readonly library: LibraryService,
+    private readonly live: LiveService,
   ) {}
 
   /** Stores a mark once: the same id with the same content again is the same mark; with other content it is refused. */
@@ -32,12 +38,24 @@ export class RecordService {
     const { clubId } = asker;
     const refusal = await this.refusalOf(clubId, request);
     if (refusal) return refused(refusal);
+    try {
+      return await this.store(asker, id, request);
+    } catch (error) {
+      // several corrections of one mark at once: the first has it
+      if (isTaken(error, 'observation_supersedes_key')) return refused({ kind: 'superseded-already' });
+      throw error;
+    }
+  }
+
+  private store(asker: Asker, id: string, request: AddObservationRequest): Promise<Result<ObservationResponse, ObservationRefusal>> {
+    const { clubId } = asker;
     return this.source.transaction(async (manager) => {
       const supersededRefusal = await this.supersedes(manager, clubId, id, request);
       if (supersededRefusal) return refused(supersededRefusal);
-      await manager.query(
-        `INSERT INTO observation (id, club_id, child_id, movement_slug, stage, side, mark, help, measure, faults, note, seen_on, recorded_by, source, class_id, supersedes)
-         VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16) ON CONFLICT (id) DO NOTHING`,
+      const written = await rows(
+        manager,
+        `INSERT INTO observation (id, club_id, child_id, movement_slug, stage, side, mark, help, measure, faults, note, seen_on, recorded_by, source, class_id, supersedes, is_withdrawal)
+         VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17) ON CONFLICT (id) DO NOTHING RETURNING id`,
         [
           id,
           clubId,
@@ -55,21 +73,37 @@ export class RecordService {
           request.source,
           request.classId ?? null,
           request.supersedes ?? null,
+          request.isWithdrawal ?? false,
         ],
       );
       const stored = await this.find(manager, clubId, id);
-      return stored && sameMark(stored, request) ? accepted(stored) : refused({ kind: 'id-used' });
+      if (!stored || !sameMark(stored, request)) return refused({ kind: 'id-used' });
+      if (written.length > 0) await this.live.emit(manager, clubId, { topic: 'mark', mark: stored });
+      return accepted(stored);
     });
   }
 
   private async refusalOf(clubId: string, request: AddObservationRequest): Promise<ObservationRefusal | null> {
     const movement = await this.library.find(clubId, request.movement);
-    const [child] = await rows(this.source, 'SELECT id FROM child WHERE club_id = $1 AND id = $2', [clubId, request.childId]);
+    const [child] = await rows<{ birth_date: string }>(this.source, 'SELECT birth_date FROM child WHERE club_id = $1 AND id = $2', [
+      clubId,
+      request.childId,
+    ]);
     if (!child) throw notFound('child');
     if (request.classId) {
-      const [session] = await rows(this.source, 'SELECT id FROM class_session WHERE club_id = $1 AND id = $2', [clubId, request.classId]);
+      const [session] = await rows<{ comes: boolean }>(
+        this.source,
+        `SELECT EXISTS (SELECT 1 FROM enrolment e WHERE e.group_id = c.group_id AND e.child_id = $3)
+             OR EXISTS (SELECT 1 FROM attendance a WHERE a.class_id = c.id AND a.child_id = $3) AS comes
+         FROM class_session c WHERE c.club_id = $1 AND c.id = $2`,
+        [clubId, request.classId, request.childId],
+      );
       if (!session) throw notFound('class');
+      if (!session.comes) return { kind: 'not-in-class' };
     }
+    if (request.isWithdrawal && !request.supersedes) return { kind: 'superseded-unknown' };
+    if (request.side !== 'none' && movement.sides === 'none') return { kind: 'no-sides' };
+    if (request.seenOn < child.birth_date) return { kind: 'before-birth' };
     if (request.stage && request.stage > movement.stages.length) return { kind: 'stage-unknown', stages: movement.stages.length };
     const unknown = request.faults.find((fault) => !movement.faults.some(({ slug }) => slug === fault));
     if (unknown !== undefined) return { kind: 'fault-unknown', fault: unknown };
@@ -119,6 +153,7 @@ function sameMark(stored: ObservationResponse, request: AddObservationRequest): 
     one.seenOn,
     one.classId ?? null,
     one.supersedes ?? null,
+    one.isWithdrawal ?? false,
   ];
   return isDeepStrictEqual(facts(stored), facts(request));
 }

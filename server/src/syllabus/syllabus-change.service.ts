@@ -18,8 +18,10 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager } from 'typeorm';
 import { rows } from '../database/rows.js';
 import { notFound } from '../http/problem.js';
+import { ImportsService } from '../imports/imports.service.js';
 import { LibraryService } from '../library/library.service.js';
-import type { Asker } from '../people/session.guard.js';
+import { LiveService } from '../live/live.service.js';
+import type { Asker } from '../people/asker.js';
 import { keepClimbers, storeLadder } from './ladder-store.js';
 import { ProgrammeEntity } from './programme.entity.js';
 import { SyllabusService, writtenLadder } from './syllabus.service.js';
@@ -60,6 +62,8 @@ export class SyllabusChangeService {
     @InjectDataSource() private readonly source: DataSource,
     private readonly syllabuses: SyllabusService,
     private readonly library: LibraryService,
+    private readonly imports: ImportsService,
+    private readonly live: LiveService,
   ) {}
 
   /** Stores a ladder as the next version, where something is different; grades that were earned stay earned. */
@@ -80,49 +84,44 @@ export class SyllabusChangeService {
   }
 
   /** Takes in the ladders of a file, all or none. */
-  async take(
+  take(
     asker: Asker,
     file: Pick<SyllabusFile, 'syllabuses'>,
     { isDryRun }: { readonly isDryRun: boolean },
   ): Promise<Result<SyllabusImportResponse, readonly LadderFault[]>> {
-    const faults = await this.faultsOf(asker.clubId, file.syllabuses);
-    const twice = file.syllabuses.filter((one, index) => file.syllabuses.findIndex(({ programme }) => programme === one.programme) < index);
-    faults.push(
-      ...twice.map(({ programme }) => ({ programme, grade: '', movement: '', kind: 'programme-twice' as const, found: programme })),
-    );
-    if (faults.length > 0) return refused(faults);
-    const ladders = await this.syllabuses.list(asker.clubId);
-    const intakes = file.syllabuses.map((entry) => intakeOf(entry, ladders.find(({ programme }) => programme === entry.programme) ?? null));
-    const programmes = intakes.map(({ told }) => told);
-    const touched = intakes.filter(({ told }) => told.isNew || told.fields.length > 0 || told.lines.some(isChange));
-    if (isDryRun || touched.length === 0) return accepted({ programmes, importId: null });
-    const importId = await this.source.transaction(async (manager) => {
-      const before: Before[] = [];
-      for (const intake of touched) before.push(await this.storeIntake(manager, asker, intake));
-      const [stored] = await rows<{ id: string }>(
-        manager,
-        'INSERT INTO syllabus_import (club_id, imported_by, before) VALUES ($1, $2, $3) RETURNING id',
-        [asker.clubId, asker.id, JSON.stringify(before)],
+    return this.imports.run(asker, 'syllabuses', { isDryRun }, async (manager) => {
+      const faults = await this.faultsOf(asker.clubId, file.syllabuses);
+      const twice = file.syllabuses.filter(
+        (one, index) => file.syllabuses.findIndex(({ programme }) => programme === one.programme) < index,
       );
-      return stored?.id ?? null;
+      faults.push(
+        ...twice.map(({ programme }) => ({ programme, grade: '', movement: '', kind: 'programme-twice' as const, found: programme })),
+      );
+      if (faults.length > 0) return refused(faults);
+      // locked first, read after: who saves a ladder at the same time comes before or after, never in between
+      await manager.query('SELECT 1 FROM programme WHERE club_id = $1 ORDER BY slug FOR UPDATE', [asker.clubId]);
+      const ladders = await this.syllabuses.list(asker.clubId, manager);
+      const intakes = file.syllabuses.map((entry) =>
+        intakeOf(entry, ladders.find(({ programme }) => programme === entry.programme) ?? null),
+      );
+      const touched = intakes.filter(({ told }) => told.isNew || told.fields.length > 0 || told.lines.some(isChange));
+      const store = async (): Promise<readonly Before[]> => {
+        const before: Before[] = [];
+        for (const intake of touched) before.push(await this.storeIntake(manager, asker, intake));
+        return before;
+      };
+      return accepted({ told: { programmes: intakes.map(({ told }) => told) }, store: touched.length === 0 ? null : store });
     });
-    return accepted({ programmes, importId });
   }
 
   /** Puts the ladders back as they were before an import, while nobody has earned a grade of it or climbs a version made since. */
-  async undo(clubId: string, id: string): Promise<Result<undefined, UndoRefusal>> {
-    return this.source.transaction(async (manager) => {
-      const [found] = await rows<{ before: readonly Before[] }>(
-        manager,
-        'SELECT before FROM syllabus_import WHERE club_id = $1 AND id = $2 AND undone_at IS NULL FOR UPDATE',
-        [clubId, id],
-      );
-      if (!found) throw notFound('import');
-      for (const one of found.before) {
+  undo(clubId: string, id: string): Promise<Result<undefined, UndoRefusal>> {
+    return this.imports.undo<readonly Before[], UndoRefusal>(clubId, 'syllabuses', id, async (manager, { before }) => {
+      for (const one of before) {
         const refusal = await refusalOfUndo(manager, one);
         if (refusal) return refused(refusal);
       }
-      for (const { programmeId, syllabusId, programme } of found.before) {
+      for (const { programmeId, syllabusId, programme } of before) {
         await manager.query('DELETE FROM syllabus WHERE id = $1', [syllabusId]);
         // whoever stays on what is the newest again climbs the newest
         await manager.query(
@@ -132,7 +131,6 @@ export class SyllabusChangeService {
         if (programme) await manager.update(ProgrammeEntity, { id: programmeId }, programme);
         else await manager.delete(ProgrammeEntity, { id: programmeId });
       }
-      await manager.query('UPDATE syllabus_import SET undone_at = now() WHERE id = $1', [id]);
       return accepted(undefined);
     });
   }
@@ -167,6 +165,9 @@ export class SyllabusChangeService {
     const programmeId = place.id;
     const syllabusId = await storeLadder(manager, { clubId, programmeId, version: current.version + 1, madeBy: asker.id }, next);
     const staying = place.newest ? await keepClimbers(manager, { clubId, programmeId, syllabusId: place.newest }, current, next) : 0;
+    const [person] = await rows<{ name: string }>(manager, 'SELECT name FROM person WHERE id = $1', [asker.id]);
+    const version = current.version + 1;
+    await this.live.emit(manager, clubId, { topic: 'ladder', programme: current.programme, version, savedBy: person?.name ?? '' });
     return { syllabusId, programmeId, staying };
   }
 
@@ -180,7 +181,9 @@ export class SyllabusChangeService {
     }
     const there = await manager.findOneByOrFail(ProgrammeEntity, { clubId, slug: entry.programme });
     const { name, stretchingSchool, startsAs } = there;
-    const stored = told.lines.some(isChange) ? await this.storeNext(manager, asker, current, next) : null;
+    const isDifferent = told.lines.some(isChange);
+    const stored = isDifferent ? await this.storeNext(manager, asker, current, next) : null;
+    if (isDifferent && !stored) throw new Error('a ladder that was locked has changed');
     await manager.update(ProgrammeEntity, { id: there.id }, about);
     return { programmeId: there.id, syllabusId: stored?.syllabusId ?? null, programme: { name, stretchingSchool, startsAs } };
   }

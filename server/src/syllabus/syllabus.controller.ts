@@ -10,7 +10,8 @@ import { syllabusFaultWords, syllabusFormat, type Result } from '@leiter/core';
 import { Body, Controller, Delete, Get, Header, HttpCode, Param, ParseBoolPipe, ParseUUIDPipe, Post, Put, Query } from '@nestjs/common';
 import { ProblemException } from '../http/problem.js';
 import { cellProblem } from '../http/spreadsheet.js';
-import { AskedBy, ForRoles, type Asker } from '../people/session.guard.js';
+import type { Asker } from '../people/asker.js';
+import { AskedBy, ForEverybody, ForRoles } from '../people/session.guard.js';
 import { SyllabusChangeService, type LadderFault } from './syllabus-change.service.js';
 import { SyllabusTableService } from './syllabus-table.service.js';
 import { SyllabusService, writtenLadder } from './syllabus.service.js';
@@ -23,12 +24,14 @@ export class SyllabusController {
     private readonly tables: SyllabusTableService,
   ) {}
 
+  @ForEverybody()
   @Get()
   list(@AskedBy() asker: Asker): Promise<readonly SyllabusResponse[]> {
     return this.syllabuses.list(asker.clubId);
   }
 
   /** The ladders of all programmes as a `leiter-syllabus/1` file: by slugs, without the ids of this club. */
+  @ForEverybody()
   @Get('export')
   async export(@AskedBy() asker: Asker): Promise<object> {
     const ladders = await this.syllabuses.list(asker.clubId);
@@ -90,13 +93,16 @@ export class SyllabusController {
     if (saved.ok) return saved.value;
     switch (saved.error.kind) {
       case 'changed-meanwhile':
-        throw new ProblemException(409, 'Somebody changed this ladder meanwhile. Load it again and put your changes on top.');
+        throw new ProblemException(409, 'Somebody changed this ladder meanwhile.', {
+          current: await this.syllabuses.ladderOf(asker.clubId, programme),
+        });
       case 'faults':
         throw faultsProblem(saved.error.faults);
     }
   }
 
   /** A ladder as a table for a spreadsheet, one requirement a row. */
+  @ForEverybody()
   @Get(':programme/table')
   @Header('Content-Type', 'text/csv; charset=utf-8')
   table(@AskedBy() asker: Asker, @Param('programme') programme: string): Promise<string> {

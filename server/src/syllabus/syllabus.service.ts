@@ -2,7 +2,7 @@ import type { GradeResponse, SyllabusResponse } from '@leiter/contract';
 import { groupBy, type Criterion, type LadderVersion, type Syllabus } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource, InjectRepository } from '@nestjs/typeorm';
-import { DataSource, Repository } from 'typeorm';
+import { DataSource, Repository, type EntityManager } from 'typeorm';
 import { rows } from '../database/rows.js';
 import { ProgrammeEntity } from './programme.entity.js';
 
@@ -55,8 +55,8 @@ export class SyllabusService {
   ) {}
 
   /** The newest version of every programme's ladder, in one query. */
-  async list(clubId: string): Promise<readonly SyllabusResponse[]> {
-    return laddersOf(await rows<LadderRow>(this.source, selectLadders, [clubId, null, false])).map(({ ladder }) => ladder);
+  async list(clubId: string, source: DataSource | EntityManager = this.source): Promise<readonly SyllabusResponse[]> {
+    return laddersOf(await rows<LadderRow>(source, selectLadders, [clubId, null, false])).map(({ ladder }) => ladder);
   }
 
   async ladderOf(clubId: string, programme: string): Promise<SyllabusResponse | null> {

@@ -7,7 +7,7 @@ import { classResponse, selectClasses, type ClassRow } from '../classes/class.ma
 import { ClassesService } from '../classes/classes.service.js';
 import { ClubService } from '../club/club.service.js';
 import { rows } from '../database/rows.js';
-import type { Asker } from '../people/session.guard.js';
+import type { Asker } from '../people/asker.js';
 import { PlansService } from '../plans/plans.service.js';
 import { LadderService } from '../record/ladder.service.js';
 
@@ -28,7 +28,7 @@ export class TodayService {
     const own = coming.filter(({ group }) => group.instructorId === asker.id);
     const first = own[0] ?? coming[0];
     const next = first ? await this.next(clubId, first) : null;
-    return { coming, next, withoutMarks: await this.withoutMarks(clubId) };
+    return { coming, next, withoutMarks: await this.withoutMarks(clubId), notices: await this.notices(asker) };
   }
 
   private async next(clubId: string, coming: TodayResponse['coming'][number]): Promise<TodayResponse['next']> {
@@ -58,6 +58,22 @@ export class TodayService {
       board: board.rows,
       ageBand: ageBandOf(meanAge(children.map(({ ageYears }) => ageYears))),
     };
+  }
+
+  /** What others changed lately about who sees the children that one teaches, or taught until then. */
+  private async notices(asker: Asker): Promise<TodayResponse['notices']> {
+    const found = await rows<Omit<TodayResponse['notices'][number], 'at'> & { readonly at: Date }>(
+      this.source,
+      `SELECT l.at, p.name AS by, l.kind, l.detail, c.id AS "childId", c.given_name || ' ' || c.family_initial AS "childName"
+       FROM child_log l JOIN child c ON c.id = l.child_id LEFT JOIN person p ON p.id = l.by_id
+       WHERE l.club_id = $1 AND l.by_id IS DISTINCT FROM $2 AND l.kind IN ('joined-group', 'left-group', 'group-taught-by')
+         AND l.at > now() - interval '14 days' AND EXISTS (
+           SELECT 1 FROM enrolment e JOIN teaching_group t ON t.id = e.group_id
+           WHERE e.child_id = c.id AND t.instructor_id = $2 AND (e.to_day IS NULL OR e.to_day > now()::date - 14))
+       ORDER BY l.at DESC, l.id DESC LIMIT 20`,
+      [asker.clubId, asker.id],
+    );
+    return found.map(({ at, ...notice }) => ({ ...notice, at: at.toISOString() }));
   }
 
   private async withoutMarks(clubId: string): Promise<readonly ClassResponse[]> {

@@ -4,7 +4,12 @@ import { Shell } from './shell';
 
 /** Every page is its own chunk: the first one is small. */
 export const router = createBrowserRouter([
-  { path: '/sign-in', lazy: async () => ({ Component: (await import('./sign-in.page')).SignInPage }), HydrateFallback: Nothing },
+  { path: '/sign-in', lazy: async () => ({ Component: (await import('../account/sign-in.page')).SignInPage }), HydrateFallback: Nothing },
+  {
+    path: '/invitation/:token',
+    lazy: async () => ({ Component: (await import('../account/invitation.page')).InvitationPage }),
+    HydrateFallback: Nothing,
+  },
   {
     path: '/',
     Component: Shell,
@@ -25,7 +30,7 @@ export const router = createBrowserRouter([
       { path: 'library', lazy: async () => ({ Component: (await import('../library/library.page')).LibraryPage }) },
       { path: 'library/:slug', lazy: async () => ({ Component: (await import('../library/movement.page')).MovementPage }) },
       { path: 'club', lazy: async () => ({ Component: (await import('../club/club.page')).ClubPage }) },
-      { path: 'me', lazy: async () => ({ Component: (await import('./me.page')).MePage }) },
+      { path: 'me', lazy: async () => ({ Component: (await import('../account/me.page')).MePage }) },
       { path: '*', element: <Navigate to="/" replace /> },
     ],
   },

@@ -1,16 +1,19 @@
 import Box from '@mui/material/Box';
 import { useEffect } from 'react';
 import { Navigate, NavLink, Outlet, useLocation } from 'react-router';
-import { openMarkQueue, useMarkQueue } from '../record/mark-queue';
-import { noteArrivedMark } from '../record/record.queries';
+import { openMarkQueue, useMarkQueue } from '../queries/mark-queue';
+import { noteArrivedMark } from '../queries/record.queries';
 import { api } from '../shared/api';
+import { noteDraftOwner } from '../shared/document-session/kept-draft';
+import { listenLive, onLiveEvent, onLiveMissed } from '../shared/live/live-events';
+import { readAllAnew, showLiveEvent } from './live-updates';
 import { useConnection } from '../shared/connection';
 import { LadderMark } from '../shared/ladder-mark';
 import { Loaded } from '../shared/page';
 import { palette } from '../shared/palette';
 import { queryClient } from '../shared/query-client';
 import { plural } from '../shared/words';
-import { useSession } from './session.queries';
+import { useSession } from '../queries/session.queries';
 
 const places = [
   { to: '/', label: 'Today', filled: 1 },
@@ -27,7 +30,13 @@ export function Shell() {
   const location = useLocation();
   const personId = session.data?.person.id;
   useEffect(() => {
-    if (personId !== undefined) void openMarkQueue(personId, noteArrivedMark);
+    if (personId === undefined) return;
+    noteDraftOwner(personId);
+    void openMarkQueue(personId, noteArrivedMark);
+    const ends = [onLiveEvent(showLiveEvent), onLiveMissed(readAllAnew), listenLive()];
+    return () => {
+      for (const end of ends) end();
+    };
   }, [personId]);
   const isTeaching = /^\/classes\/[^/]+\/teach$/.test(location.pathname);
   return (

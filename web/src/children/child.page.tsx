@@ -7,18 +7,20 @@ import type { ChildLadder, ChildPageResponse } from '@leiter/contract';
 import { ageOn, currentObservations, gradeAbove, isMet, verdictOn, type Day, type Library, type Missing, type Verdict } from '@leiter/core';
 import { useMemo, useState } from 'react';
 import { useParams } from 'react-router';
-import { useSession } from '../app/session.queries';
-import { useGroups } from '../club/groups.queries';
-import { useLibrary } from '../library/library.queries';
+import { useSession } from '../queries/session.queries';
+import { useProgrammeName } from '../queries/syllabus.queries';
+import { useGroups } from '../queries/groups.queries';
+import { useLibrary } from '../queries/library.queries';
 import { Ladder } from '../shared/ladder';
 import { Loaded, Message, Page, Panel, Refused } from '../shared/page';
 import { palette } from '../shared/palette';
-import { dateText, dayText, plural, programmeWords } from '../shared/words';
-import { useAwardGrade, useChildPage, useMoveOver } from './children.queries';
+import { dateText, dayText, plural } from '../shared/words';
+import { useAwardGrade, useChildPage, useMoveOver } from '../queries/children.queries';
 import { AboutChild } from './parts/about-child';
 import { ChildDialog } from './parts/child-dialog';
 import { MeasureChart } from './parts/measure-chart';
 import { RequirementLine } from './parts/requirement-line';
+import { TakeBackGrade } from './parts/take-back-grade';
 
 /** A child: its ladder, what it works on, what was seen when, what it has at home. */
 export function ChildPage() {
@@ -41,13 +43,15 @@ interface Props {
 function Child({ page, today, role }: Props) {
   const { child, ladders } = page;
   const library = useLibrary();
+  const programmeName = useProgrammeName();
   const groups = useGroups();
   const [programme, setProgramme] = useState(ladders[0]?.programme ?? '');
   const [isChanging, setChanging] = useState(false);
   const ladder = ladders.find((one) => one.programme === programme) ?? ladders[0];
   const verdict = useMemo(() => ladder && verdictFor(page, ladder, today), [page, ladder, today]);
   const inGroups = (groups.data ?? []).filter(({ id }) => child.groupIds.includes(id)).map(({ name }) => name);
-  const lastSeen = page.observations[0]?.seenOn;
+  const lastSeen = currentObservations(page.observations).at(-1)?.seenOn;
+  const lastGrade = ladder?.earned.at(-1)?.grade;
   const about = [
     today === '' ? '' : `${String(ageOn(child.birthDate, today))} years`,
     inGroups.join(', ') || 'in no group',
@@ -72,7 +76,7 @@ function Child({ page, today, role }: Props) {
             >
               {ladders.map((one) => (
                 <ToggleButton key={one.programme} value={one.programme}>
-                  {programmeWords[one.programme] ?? one.programme}
+                  {programmeName(one.programme)}
                 </ToggleButton>
               ))}
             </ToggleButtonGroup>
@@ -95,6 +99,7 @@ function Child({ page, today, role }: Props) {
         <>
           <Panel label="Ladder" width={320} padding={1}>
             <ChildLadderView ladder={ladder} verdict={verdict ?? null} />
+            {role !== 'assistant' && lastGrade && <TakeBackGrade key={lastGrade.id} childId={child.id} grade={lastGrade} />}
             {ladder.syllabus.version !== ladder.newestVersion && (
               <EarlierVersion childId={child.id} ladder={ladder} mayMove={role !== 'assistant'} />
             )}

@@ -7,13 +7,13 @@ import type { ChildResponse, GroupResponse } from '@leiter/contract';
 import { ageOn } from '@leiter/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { useSession } from '../app/session.queries';
-import { useGroups } from '../club/groups.queries';
-import { GiveOut } from '../shared/give-out';
+import { useSession } from '../queries/session.queries';
+import { useGroups } from '../queries/groups.queries';
+import { ExportMenu } from '../shared/export-menu';
 import { Loaded, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
 import { plural, surfaceWords } from '../shared/words';
-import { useChildren } from './children.queries';
+import { useChildren } from '../queries/children.queries';
 import { ChildrenImport } from './parts/children-import';
 import { ChildDialog } from './parts/child-dialog';
 
@@ -52,14 +52,14 @@ export function ChildrenPage() {
           </ToggleButton>
           {mayChange && (
             <>
-              <GiveOut files={[{ label: 'All children as a spreadsheet', href: '/api/children/table', name: 'children.csv' }]} />
+              <ExportMenu files={[{ label: 'All children as a spreadsheet', href: '/api/children/table', name: 'children.csv' }]} />
               <Button
                 variant="outlined"
                 onClick={() => {
                   setTakingIn(true);
                 }}
               >
-                Take in a list
+                Import a list
               </Button>
             </>
           )}

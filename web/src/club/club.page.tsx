@@ -4,23 +4,24 @@ import Typography from '@mui/material/Typography';
 import type { GroupResponse } from '@leiter/contract';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { useSession } from '../app/session.queries';
+import { useSession } from '../queries/session.queries';
 import { Loaded, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
-import { plural, programmeWords, weekdayWords } from '../shared/words';
-import { useSyllabuses } from '../syllabus/syllabus.queries';
-import { changeGroup, useGroups, usePeople } from './groups.queries';
+import { plural, weekdayWords } from '../shared/words';
+import { useProgrammeName, useSyllabuses } from '../queries/syllabus.queries';
+import { changeGroup, useGroups } from '../queries/groups.queries';
 import { GroupDialog } from './parts/group-dialog';
-import { PersonDialog } from './parts/person-dialog';
+import { PeopleList } from './parts/people-list';
+import { usePeople } from '../queries/people.queries';
 
 /** The club: its groups with their weekly slots, and the people who work in it. */
 export function ClubPage() {
   const groups = useGroups();
   const people = usePeople();
   const programmes = useSyllabuses();
+  const programmeName = useProgrammeName();
   const session = useSession();
   const [changing, setChanging] = useState<GroupResponse | 'new' | null>(null);
-  const [isAddingPerson, setAddingPerson] = useState(false);
   const role = session.data?.person.role;
   return (
     <Page title="Club" about={session.data?.club.name}>
@@ -59,7 +60,7 @@ export function ClubPage() {
                 >
                   <Box>
                     <Link to={`/groups/${group.id}`}>{group.name}</Link>
-                    <Box sx={{ fontSize: 13.5, color: palette.soft }}>{programmeWords[group.programme] ?? group.programme}</Box>
+                    <Box sx={{ fontSize: 13.5, color: palette.soft }}>{programmeName(group.programme)}</Box>
                   </Box>
                   <Box>
                     {weekdayWords[group.weekday - 1]} {group.startsAt}, {group.lengthMinutes} minutes
@@ -100,46 +101,17 @@ export function ClubPage() {
         </Loaded>
       </Panel>
       <Panel label="People" width={400}>
-        <Box sx={{ display: 'flex', alignItems: 'center', mb: 1 }}>
-          <Typography variant="h2" sx={{ mr: 'auto' }}>
-            People
-          </Typography>
-          {role === 'owner' && (
-            <Button
-              variant="outlined"
-              onClick={() => {
-                setAddingPerson(true);
-              }}
-            >
-              Add a person
-            </Button>
-          )}
-        </Box>
         <Loaded query={people} what="people">
-          {(all) =>
-            all.map((person) => (
-              <Box key={person.id} sx={{ borderTop: `1px solid ${palette.line}`, py: 1 }}>
-                {person.name}, {person.role}
-                <Box sx={{ fontSize: 13.5, color: palette.soft }}>{person.email}</Box>
-              </Box>
-            ))
-          }
+          {(all) => <PeopleList people={all} isOwner={role === 'owner'} ownId={session.data?.person.id ?? ''} />}
         </Loaded>
       </Panel>
       {changing && people.data && programmes.data && (
         <GroupDialog
           group={changing === 'new' ? null : changing}
-          people={people.data}
+          people={people.data.filter(({ isPutAway }) => !isPutAway)}
           programmes={programmes.data}
           onClose={() => {
             setChanging(null);
-          }}
-        />
-      )}
-      {isAddingPerson && (
-        <PersonDialog
-          onClose={() => {
-            setAddingPerson(false);
           }}
         />
       )}

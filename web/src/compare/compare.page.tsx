@@ -5,16 +5,16 @@ import type { ClassPageResponse, TaughtClass } from '@leiter/contract';
 import { clockText, effortWord, type EffortCurve, type Library } from '@leiter/core';
 import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
-import { useLibrary, useMovements } from '../library/library.queries';
-import { useClassPage } from '../plan/class.queries';
-import { evaluationOf } from '../plan/evaluation';
+import { useLibrary, useMovements } from '../queries/library.queries';
+import { useClassPage } from '../queries/class.queries';
+import { evaluationOf } from '../queries/evaluation';
 import { Loaded, Message, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
 import { dayText, plural, sectionWords } from '../shared/words';
 import { useTaughtBefore } from './compare.queries';
 import { EffortChart } from './parts/effort-chart';
 import { TimeChart } from './parts/time-chart';
-import { excessOf, peakOf, sectionMeans, taughtEffort, totalOf, type PlannedAndReal } from './taught';
+import { excessOf, peakOf, sectionMeans, taughtEffort, totalOf, type PlannedAndReal } from './parts/taught';
 
 /** A class beside those before it: what was planned and what it took, and how hard it was. */
 export function ComparePage() {

@@ -4,27 +4,33 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import type { MovementResponse } from '@leiter/contract';
+import type { MovementResponse, SyllabusResponse } from '@leiter/contract';
 import type { Movement } from '@leiter/core';
 import { useMemo, useState } from 'react';
-import { useSession } from '../app/session.queries';
+import { useSession } from '../queries/session.queries';
+import { useProgrammeName, useSyllabuses } from '../queries/syllabus.queries';
 import { ImportDialog } from '../shared/import-dialog';
 import { Loaded, Page } from '../shared/page';
 import { palette } from '../shared/palette';
 import { jsonOf } from '../shared/read-file';
-import { plural, programmeWords } from '../shared/words';
+import { plural } from '../shared/words';
 import { countsOf, filtered, filterGroups, ownGroup, type ChosenFilters } from './library-filters';
-import { lookAtImport, takeIn, undoImport, useMovements } from './library.queries';
-import { movementSearch } from './movement-search';
+import { lookAtImport, takeIn, undoImport, useMovements } from '../queries/library.queries';
+import { movementSearch } from '../shared/movement-search';
 import { MovementGrid, type GridLook } from './parts/movement-grid';
 
-type Part = 'all' | 'general' | 'gymnastics' | 'dance' | 'martial-arts';
+/** All, what every programme uses, or the slug of a programme after `of `. */
+type Part = 'all' | 'general' | `of ${string}`;
 
-const parts: readonly Part[] = ['all', 'general', 'gymnastics', 'dance', 'martial-arts'];
-
-function isIn(movement: Movement, part: Part): boolean {
+function isIn({ programmes }: Movement, part: Part): boolean {
   if (part === 'all') return true;
-  return part === 'general' ? movement.programmes.length === 0 : movement.programmes.includes(part);
+  return part === 'general' ? programmes.length === 0 : programmes.includes(part.slice('of '.length));
+}
+
+/** The programmes of the club in the order of its ladders, then those that only its library names. */
+function partsOf(ladders: readonly SyllabusResponse[], movements: readonly Movement[]): readonly Part[] {
+  const slugs = new Set([...ladders.map(({ programme }) => programme), ...movements.flatMap(({ programmes }) => programmes)]);
+  return ['all', 'general', ...[...slugs].map((slug): Part => `of ${slug}`)];
 }
 
 /** Every movement the club can teach: searched as one types, narrowed by what it asks, as words or as figures. */
@@ -35,6 +41,9 @@ export function LibraryPage() {
   const [look, setLook] = useState<GridLook>('words');
   const [chosen, setChosen] = useState<ChosenFilters>({});
   const [isTakingIn, setTakingIn] = useState(false);
+  const ladders = useSyllabuses();
+  const programmeName = useProgrammeName();
+  const parts = useMemo(() => partsOf(ladders.data ?? [], movements.data ?? []), [ladders.data, movements.data]);
   const role = useSession().data?.person.role;
   const mayChange = role === 'owner' || role === 'instructor';
   const search = useMemo(() => movementSearch(movements.data ?? []), [movements.data]);
@@ -67,7 +76,7 @@ export function LibraryPage() {
           >
             {parts.map((one) => (
               <ToggleButton key={one} value={one}>
-                {one === 'all' ? 'All' : one === 'general' ? 'General' : programmeWords[one]}{' '}
+                {one === 'all' ? 'All' : one === 'general' ? 'General' : programmeName(one.slice('of '.length))}{' '}
                 {found.filter((movement) => !movement.isPutAway && isIn(movement, one)).length}
               </ToggleButton>
             ))}
@@ -91,7 +100,7 @@ export function LibraryPage() {
         movements={inPart}
         chosen={chosen}
         onChoose={setChosen}
-        onTakeIn={
+        onImport={
           mayChange
             ? () => {
                 setTakingIn(true);
@@ -101,8 +110,8 @@ export function LibraryPage() {
       />
       {isTakingIn && (
         <ImportDialog
-          title="Take in a library file"
-          about="A leiter-library/1 file, as “Give out” writes it."
+          title="Import a library file"
+          about="A leiter-library/1 file, as “Export” writes it."
           accept=".json,application/json"
           read={(text) => {
             const input = jsonOf(text);
@@ -134,13 +143,13 @@ function Filters({
   movements,
   chosen,
   onChoose,
-  onTakeIn,
+  onImport,
 }: {
   readonly movements: readonly MovementResponse[];
   readonly chosen: ChosenFilters;
   readonly onChoose: (chosen: ChosenFilters) => void;
   /** Null for those who may not change the library. */
-  readonly onTakeIn: (() => void) | null;
+  readonly onImport: (() => void) | null;
 }) {
   return (
     <Box
@@ -198,11 +207,11 @@ function Filters({
       )}
       <Box sx={{ borderTop: `1px solid ${palette.line}`, pt: 2, mt: 1, display: 'grid', gap: 1 }}>
         <Button component="a" href="/api/library/export" download="library.json" variant="outlined" size="small">
-          Give out as a file
+          Export as a file
         </Button>
-        {onTakeIn && (
-          <Button variant="outlined" size="small" onClick={onTakeIn}>
-            Take in a file
+        {onImport && (
+          <Button variant="outlined" size="small" onClick={onImport}>
+            Import a file
           </Button>
         )}
       </Box>

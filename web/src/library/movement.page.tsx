@@ -5,15 +5,16 @@ import type { MovementResponse } from '@leiter/contract';
 import { ageBands, doseText, effortWord, regionWord, tierNames, type Library, type Movement } from '@leiter/core';
 import { lazy, Suspense, type ReactNode, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { useSession } from '../app/session.queries';
+import { useSession } from '../queries/session.queries';
+import { useProgrammeName } from '../queries/syllabus.queries';
 import { Figure } from '../shared/figure';
 import { FigureRow } from '../shared/figure-row';
 import { Loaded, Message, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
-import { kindWords, programmeWords, surfaceWords } from '../shared/words';
+import { kindWords, surfaceWords } from '../shared/words';
 import { MovementDialog } from './parts/movement-dialog';
 import { OwnCue } from './parts/own-cue';
-import { cuesOf, putMovementAway, useLibrary, useMovements } from './library.queries';
+import { cuesOf, putMovementAway, useLibrary, useMovements } from '../queries/library.queries';
 
 /** One movement: its stages, versions, faults and fixes, how to help, and what to care about. */
 export function MovementPage() {
@@ -43,11 +44,12 @@ const WayGraph = lazy(async () => ({ default: (await import('./parts/way-graph')
 
 function MovementView({ movement, library }: { readonly movement: MovementResponse; readonly library: Library }) {
   const { term } = movement;
+  const programmeName = useProgrammeName();
   const role = useSession().data?.person.role;
   const mayChange = role === 'owner' || role === 'instructor';
   const about = [
     kindWords[movement.kind],
-    movement.programmes.map((one) => programmeWords[one] ?? one).join(', ') || 'every programme',
+    movement.programmes.map((one) => programmeName(one)).join(', ') || 'every programme',
     effortWord(movement.effort),
     ...(movement.isOwn ? ['of the club'] : []),
     ...(movement.isPutAway ? ['put away'] : []),

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { ClassPageResponse, MovementResponse, StoredPlan } from '@leiter/contract';
+import type { ClassPageResponse, LiveEvent, MovementResponse } from '@leiter/contract';
 import {
   ageBandOf,
   calmerOrder,
@@ -10,6 +10,7 @@ import {
   itemTotals,
   meanAge,
   musicGaps,
+  refusalWords,
   safetyTalkOf,
   type ClassPlan,
   type Library,
@@ -18,41 +19,43 @@ import {
   type Place,
   type PlanEdit,
 } from '@leiter/core';
-import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { useStore } from 'zustand';
-import { GiveOut } from '../shared/give-out';
+import { ExportMenu } from '../shared/export-menu';
 import { KeysHelp } from '../shared/keys-help';
 import { Page } from '../shared/page';
 import { palette } from '../shared/palette';
 import { useStable } from '../shared/use-stable';
 import { aboutClass } from './about-class';
-import { useAutosave } from './autosave';
-import { readClassPage } from './class.queries';
-import { contextOf } from './evaluation';
-import { calmedWords, filesOf, placeFor } from './plan-actions';
-import { keepHistory, historyOn, type PlanHistory } from './plan-history';
-import { edit, makePlanStore } from './plan-store';
-import { itemWritten, nameable } from './written-item';
-import { planKeysHelp, usePlanKeys } from './use-plan-keys';
-import { useOthersChanges } from './use-others-changes';
-import { ClassInspector, type ClassAction } from './parts/class-inspector';
-import { ConflictDialog } from './parts/conflict-dialog';
-import { FindingsList } from './parts/findings-list';
-import { FitDialog } from './parts/fit-dialog';
-import { Gauge } from './parts/gauge';
-import { ItemInspector } from './parts/item-inspector';
-import { LibraryDrawer } from './parts/library-drawer';
-import { PlanDrag } from './parts/plan-drag';
-import { PlanImport } from './parts/plan-import';
-import { PlanPrint } from './parts/plan-print';
-import { RunningOrder } from './parts/running-order';
-import { SafetyTalkDialog } from './parts/safety-talk-dialog';
-import { SaveNote } from './parts/save-note';
-import { SectionInspector } from './parts/section-inspector';
-import { TemplateDialog } from './parts/template-dialog';
-import { WhoDoesWhat } from './parts/who-does-what';
-import { WriteHere } from './parts/write-here';
+import type { KeptHistory } from '../shared/document-session/kept-history';
+import { useDocumentSession } from '../shared/document-session/use-document-session';
+import { useOthersChanges } from '../shared/document-session/use-others-changes';
+import { usePresence } from '../shared/live/use-presence';
+import { planVersion, readClassPage } from '../queries/class.queries';
+import { useClassContext } from '../queries/evaluation';
+import { calmedWords, filesOf, placeFor, placeToWrite } from './editing/plan-actions';
+import { edit } from './editing/plan-edits';
+import { planKind, storedDocument } from './editing/plan-kind';
+import { itemWritten, nameable } from './editing/written-item';
+import { planKeysHelp, usePlanKeys } from './editing/use-plan-keys';
+import { ClassInspector, type ClassAction } from './inspector/class-inspector';
+import { ConflictDialog } from './sheets/conflict-dialog';
+import { FindingsList } from './findings/findings-list';
+import { FitDialog } from './findings/fit-dialog';
+import { Gauge } from './header/gauge';
+import { ItemInspector } from './inspector/item-inspector';
+import { LibraryDrawer } from './drawer/library-drawer';
+import { PlanDrag } from './running-order/plan-drag';
+import { PlanImport } from './sheets/plan-import';
+import { PlanPrint } from './sheets/plan-print';
+import { RunningOrder } from './running-order/running-order';
+import { SafetyTalkDialog } from './sheets/safety-talk-dialog';
+import { SaveNote } from './header/save-note';
+import { WhoIsHere } from './header/who-is-here';
+import { SectionInspector } from './inspector/section-inspector';
+import { TemplateDialog } from './sheets/template-dialog';
+import { WhoDoesWhat } from './sheets/who-does-what';
+import { WriteHere } from './running-order/write-here';
 
 interface Props {
   readonly page: ClassPageResponse;
@@ -60,16 +63,22 @@ interface Props {
   readonly library: Library;
   readonly initial: ClassPlan;
   /** What the browser kept of earlier steps; null where it kept nothing. */
-  readonly kept: PlanHistory | null;
+  readonly kept: KeptHistory<ClassPlan> | null;
 }
 
 /** The plan of a class being written: the library, the running order, the details. */
 export function PlanEditor({ page, movements, library, initial, kept }: Props) {
   const classId = page.class.id;
-  const [store] = useState(() => makePlanStore(initial, historyOn(initial, kept)));
-  useEffect(() => keepHistory(classId, store, () => new Date()), [classId, store]);
-  const plan = useStore(store, (state) => state.plan);
-  const context = useMemo(() => contextOf(page), [page]);
+  const session = useDocumentSession({
+    kind: planKind,
+    id: classId,
+    initial,
+    stored: storedDocument(page.stored),
+    history: kept,
+    saves: 'by-itself',
+  });
+  const { store, content: plan, state, settle } = session;
+  const context = useClassContext(page);
   const evaluation = useMemo(() => evaluatePlan(plan, library, context), [plan, library, context]);
   // what is read, not written, may come a moment after the key
   const later = useDeferredValue(evaluation);
@@ -85,7 +94,8 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
     if (id === null) setSection(null);
   };
   const [isWriting, setWriting] = useState(false);
-  const { state, settle, isNews, goOnFrom } = useAutosave(classId, plan, page.stored);
+  const writingAt = chosen === null && sectionId === null ? null : placeToWrite(plan, chosen, sectionId);
+  const others = usePresence(classId, chosen);
   const [open, setOpen] = useState<Exclude<ClassAction, 'calm'> | null>(null);
   const [said, setSaid] = useState<string | null>(null);
   const close = (): void => {
@@ -95,21 +105,22 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
   const inspector = useRef<HTMLDivElement>(null);
 
   const [news, setNews] = useState<ClassPlan | null>(null);
-  const onNews = useCallback(
-    (stored: StoredPlan): boolean => {
-      if (!goOnFrom(stored)) return false;
-      setNews(stored.plan);
-      store.setState({ plan: stored.plan });
-      return true;
-    },
-    [goOnFrom, store],
-  );
-  const changedBy = useOthersChanges({ classId, isNews, onNews });
+  const changedBy = useOthersChanges({
+    kind: planKind,
+    id: classId,
+    session,
+    versionIn: useCallback((event: LiveEvent) => (event.topic === 'plan' && event.classId === classId ? event.version : null), [classId]),
+    askVersion: useCallback(() => planVersion(classId), [classId]),
+    onShown: useCallback(({ content }: { readonly content: ClassPlan }) => {
+      setNews(content);
+    }, []),
+  });
 
   const change = useCallback(
     (edits: readonly PlanEdit[]): void => {
       const done = edit(store, edits);
-      if ('added' in done && done.added !== null) setChosen(done.added);
+      if ('refusal' in done) setSaid(refusalWords(done.refusal));
+      else if (done.added !== null) setChosen(done.added);
     },
     [store],
   );
@@ -144,6 +155,11 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
     input,
     inspector,
     write: () => {
+      // without a place chosen the line is where the next item is wanted: a line needs a place
+      const place = placeToWrite(plan, chosen, sectionId);
+      if (!place) return;
+      if ('item' in place) setChosen(place.item);
+      else setSection(place.section);
       setWriting(true);
     },
   });
@@ -156,9 +172,10 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
       about={aboutClass(page)}
       actions={
         <>
+          <WhoIsHere others={others} plan={plan} library={library} />
           <SaveNote state={state} changedBy={plan === news ? changedBy : null} />
           <Gauge timeline={evaluation.timeline} lengthMinutes={page.class.lengthMinutes} startsAt={page.class.startsAt} />
-          <GiveOut files={files} />
+          <ExportMenu files={files} />
           <Button component={Link} to={`/classes/${classId}/teach`} variant="contained">
             Teach this class
           </Button>
@@ -185,6 +202,7 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
           startsAt={page.class.startsAt}
           chosen={chosen}
           chosenSection={chosen === null ? sectionId : null}
+          others={others}
           onChoose={setChosen}
           onChooseSection={(id) => {
             // pressed again, the class is shown
@@ -192,15 +210,15 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
             setChosen(null);
           }}
           writing={
-            isWriting && chosen !== null
+            isWriting && writingAt
               ? {
-                  after: chosen,
+                  at: writingAt,
                   line: (top) => (
                     <WriteHere
                       movements={nameable(library, page.class.programme)}
                       top={top}
                       onAdd={(movement, dose) => {
-                        addAt(movement, { at: 'after', item: chosen }, dose);
+                        addAt(movement, writingAt, dose);
                       }}
                       onClose={() => {
                         setWriting(false);
@@ -279,7 +297,10 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
           classId={classId}
           version={page.stored?.version ?? 0}
           onTaken={() => {
-            void readClassPage(classId).then(({ stored }) => stored && onNews(stored));
+            void readClassPage(classId).then(({ stored }) => {
+              const document = storedDocument(stored);
+              if (document) session.goOnFrom(document);
+            });
           }}
           onClose={close}
         />
@@ -290,7 +311,6 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
           yours={plan}
           library={library}
           onSettle={(settled) => {
-            store.setState({ plan: settled });
             settle(settled, state.current);
           }}
         />

@@ -2,18 +2,23 @@ import type { ClassPlan } from '@leiter/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams } from 'react-router';
-import { useLibrary, useMovements } from '../library/library.queries';
+import { useLibrary, useMovements } from '../queries/library.queries';
+import { keptDraft } from '../shared/document-session/kept-draft';
+import { historyOf } from '../shared/document-session/kept-history';
 import { Loaded, Page } from '../shared/page';
 import { aboutClass } from './about-class';
-import { draftOf } from './autosave';
-import { useClassPage, useTemplates } from './class.queries';
-import { TemplateChooser } from './parts/template-chooser';
+import { useClassPage, useTemplates } from '../queries/class.queries';
+import { TemplateChooser } from './sheets/template-chooser';
 import { PlanEditor } from './plan-editor';
-import { historyOf } from './plan-history';
+import { planKind } from './editing/plan-kind';
 
-/** The plan of one class: chosen from a template first, then written. */
+/** The plan of one class: chosen from a template first, then written. Another class is another page: nothing of it stays. */
 export function PlanPage() {
   const { id = '' } = useParams();
+  return <PlanOfClass key={id} id={id} />;
+}
+
+function PlanOfClass({ id }: { readonly id: string }) {
   const page = useClassPage(id);
   const movements = useMovements();
   const templates = useTemplates();
@@ -25,10 +30,9 @@ export function PlanPage() {
       {(data) => (
         <Loaded query={movements} what="library">
           {(all) => {
-            const plan = started ?? draftOf(id)?.plan ?? data.stored?.plan;
+            const plan = started ?? keptDraft(planKind, id)?.content ?? data.stored?.plan;
             if (plan && history.isPending) return null;
-            if (plan)
-              return <PlanEditor key={id} page={data} movements={all} library={library} initial={plan} kept={history.data ?? null} />;
+            if (plan) return <PlanEditor page={data} movements={all} library={library} initial={plan} kept={history.data ?? null} />;
             return (
               <Page title={data.class.groupName} about={aboutClass(data)}>
                 <Loaded query={templates} what="templates">
@@ -47,7 +51,7 @@ export function PlanPage() {
 function useKeptHistory(id: string) {
   return useQuery({
     queryKey: ['plan-history', id],
-    queryFn: () => historyOf(id, new Date()).catch(() => null),
+    queryFn: () => historyOf(planKind, id, new Date()).catch(() => null),
     networkMode: 'always',
     gcTime: 0,
     staleTime: Infinity,

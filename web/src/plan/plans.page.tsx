@@ -4,11 +4,11 @@ import Typography from '@mui/material/Typography';
 import type { ComingClass } from '@leiter/contract';
 import { daysBetween } from '@leiter/core';
 import { useNavigate } from 'react-router';
-import { useSession } from '../app/session.queries';
+import { useSession } from '../queries/session.queries';
 import { Loaded, Message, Page, Panel, Refused } from '../shared/page';
 import { palette } from '../shared/palette';
 import { dayText, daysAway, plural } from '../shared/words';
-import { useAddClass, useComingClasses } from './class.queries';
+import { useAddClass, useComingClasses } from '../queries/class.queries';
 
 /** The next class of every group: what is planned, what is not. */
 export function PlansPage({ purpose }: { readonly purpose: 'plan' | 'teach' }) {

@@ -2,23 +2,25 @@ import Box from '@mui/material/Box';
 import type { BoardCell, GroupBoardResponse } from '@leiter/contract';
 import { isMet, type StandingName } from '@leiter/core';
 import { Link, useParams } from 'react-router';
-import { useLibrary } from '../library/library.queries';
+import { useLibrary } from '../queries/library.queries';
 import { Loaded, Message, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
-import { markWords, plural, programmeWords, weekdayWords } from '../shared/words';
-import { criterionText } from './criterion-text';
-import { useGroupBoard } from './record.queries';
+import { markWords, plural, weekdayWords } from '../shared/words';
+import { criterionText } from '../shared/criterion-text';
+import { useGroupBoard } from '../queries/record.queries';
+import { useProgrammeName } from '../queries/syllabus.queries';
 
 /** A group at a glance: children × the requirements of the grade each works towards. */
 export function BoardPage() {
   const { id = '' } = useParams();
   const board = useGroupBoard(id);
+  const programmeName = useProgrammeName();
   return (
     <Loaded query={board} what="group">
       {(data) => (
         <Page
           title={`Board · ${data.group.name}`}
-          about={`${programmeWords[data.group.programme] ?? data.group.programme} · ${weekdayWords[data.group.weekday - 1] ?? ''} ${data.group.startsAt} · ${plural(data.rows.length, 'child', 'children')}`}
+          about={`${programmeName(data.group.programme)} · ${weekdayWords[data.group.weekday - 1] ?? ''} ${data.group.startsAt} · ${plural(data.rows.length, 'child', 'children')}`}
         >
           <Panel label="Board">
             {data.rows.length === 0 ? (

@@ -1,30 +1,43 @@
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import type { Attendance, ClassPageResponse, ExpectedChild, GroupBoardResponse } from '@leiter/contract';
+import type { ClassPageResponse, GroupBoardResponse } from '@leiter/contract';
 import type { Library } from '@leiter/core';
 import { useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { Link, useParams } from 'react-router';
-import { useSession } from '../app/session.queries';
-import { useLibrary, useMovements } from '../library/library.queries';
-import { useAttendance, useClassPage } from '../plan/class.queries';
+import { useSession } from '../queries/session.queries';
+import { useLibrary, useMovements } from '../queries/library.queries';
+import { useAttendance, useClassPage } from '../queries/class.queries';
 import { KeysHelp } from '../shared/keys-help';
 import { Loaded, Message, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
 import { dayText, plural } from '../shared/words';
-import { changedMark, givenMark, markColumns, markOfKey, requestFor, requirementFor, type MarkCell, type MarkChange } from './mark-grid';
-import { giveMark, putAwayMark, useMarkQueue } from './mark-queue';
+import {
+  changedMark,
+  givenMark,
+  isTakingBack,
+  markColumns,
+  markOfKey,
+  requestFor,
+  requirementFor,
+  withdrawalFor,
+  type MarkCell,
+  type MarkChange,
+  type MarkFacts,
+} from './parts/mark-grid';
+import { giveMark, useMarkQueue } from '../queries/mark-queue';
+import { AttendanceChoice, nextAttendance } from './parts/attendance-choice';
 import { CellInspector } from './parts/cell-inspector';
 import { MarkGlyph } from './parts/mark-glyph';
-import { useGroupBoard } from './record.queries';
+import { RefusedMarks } from './parts/refused-marks';
+import { useGroupBoard } from '../queries/record.queries';
 
 const keys: readonly (readonly [string, string])[] = [
   ['1 2 3 4', 'not yet, with help, alone, clean'],
   ['H', 'with help; again: another kind of help'],
   ['F', 'a fault; again: the next one'],
-  ['A', 'was the child there: yes, late, no, watched the recording'],
+  ['Del', 'takes the mark back'],
+  ['Ctrl Z', 'undoes the last mark'],
+  ['A', 'was the child there: yes, late, no, watched the recording; again: nothing said'],
   ['Tab', 'next child'],
   ['← → ↑ ↓', 'another cell'],
 ];
@@ -77,8 +90,28 @@ function Sheet({
     return { childId: child.id, column: at, requirement, mark: givenMark(page, waiting, child.id, at, requirement?.stage ?? null) };
   };
   const cell = cellAt(chosen.row, chosen.column);
+  /** What can be undone: a cell and what stood in it, the newest last. */
+  const past = useRef<{ readonly row: number; readonly column: number; readonly before: MarkFacts | null }[]>([]);
+  const put = (at: MarkCell, facts: MarkFacts | null): void => {
+    const request = facts ? requestFor(at, facts, page, today) : withdrawalFor(at, page, today);
+    if (request) void giveMark(crypto.randomUUID(), request);
+  };
   const change = (made: MarkChange): void => {
-    if (cell) void giveMark(crypto.randomUUID(), requestFor(cell, changedMark(cell.mark, made, cell.column.movement), page, today));
+    if (!cell) return;
+    past.current.push({ ...chosen, before: cell.mark });
+    put(cell, changedMark(cell.mark, made, cell.column.movement));
+  };
+  const takeBack = (): void => {
+    if (!cell?.mark) return;
+    past.current.push({ ...chosen, before: cell.mark });
+    put(cell, null);
+  };
+  const undo = (): void => {
+    const last = past.current.pop();
+    const at = last && cellAt(last.row, last.column);
+    if (!at) return;
+    go(last.row, last.column);
+    put(at, last.before);
   };
   const go = (row: number, column: number): void => {
     const next = { row: Math.max(0, Math.min(page.children.length - 1, row)), column: Math.max(0, Math.min(columns.length - 1, column)) };
@@ -89,9 +122,15 @@ function Sheet({
   const onKeyDown = (event: KeyboardEvent): void => {
     const { row, column } = chosen;
     const child = page.children[row];
+    if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
+      undo();
+      event.preventDefault();
+      return;
+    }
     if (event.ctrlKey || event.metaKey || event.altKey) return;
     const made = markOfKey(event.key);
     if (made) change(made);
+    else if (isTakingBack(event.key)) takeBack();
     else if (event.key.toLowerCase() === 'a' && child) attendance.mutate({ childId: child.id, status: nextAttendance(child.attendance) });
     else if (event.key === 'ArrowUp') go(row - 1, column);
     else if (event.key === 'ArrowDown') go(row + 1, column);
@@ -116,7 +155,7 @@ function Sheet({
       }
     >
       <Panel label="Marks">
-        <RefusedMarks />
+        <RefusedMarks page={page} library={library} />
         {columns.length === 0 ? (
           <Message
             title="Nothing is in focus yet"
@@ -160,7 +199,14 @@ function Sheet({
                       </Box>
                     </Box>
                     <Box component="td" sx={{ pr: 1.25 }}>
-                      <AttendanceChoice classId={page.class.id} child={child} />
+                      <AttendanceChoice
+                        classId={page.class.id}
+                        child={child}
+                        onChosen={() => {
+                          // keys go on with this child, and no other
+                          go(row, chosen.column);
+                        }}
+                      />
                     </Box>
                     {columns.map((column, index) => {
                       const one = cellAt(row, index);
@@ -209,7 +255,7 @@ function Sheet({
       </Panel>
       {cell && (
         <Panel label="Chosen mark" width={300}>
-          <CellInspector cell={cell} childName={childName} onChange={change} />
+          <CellInspector cell={cell} childName={childName} onChange={change} onTakeBack={takeBack} />
         </Panel>
       )}
       <KeysHelp keys={keys} />
@@ -227,56 +273,4 @@ function detailOf({ mark, column }: MarkCell): string {
         : '';
   const faults = mark.faults.map((slug) => column.movement.faults.find((fault) => fault.slug === slug)?.name.toLowerCase() ?? slug);
   return [measured, mark.help?.replaceAll('-', ' ') ?? '', ...faults].filter((part) => part !== '').join(', ');
-}
-
-const attendanceWords: Readonly<Record<Attendance, string>> = { present: 'yes', late: 'late', absent: 'no', watched: 'watched' };
-
-function nextAttendance(current: Attendance | null): Attendance {
-  const order = Object.keys(attendanceWords) as Attendance[]; // the keys of the record are its type
-  return order[(current === null ? -1 : order.indexOf(current)) + 1] ?? 'present';
-}
-
-function AttendanceChoice({ classId, child }: { readonly classId: string; readonly child: ExpectedChild }) {
-  const attendance = useAttendance(classId);
-  return (
-    <ToggleButtonGroup
-      exclusive
-      size="small"
-      value={child.attendance}
-      aria-label={`Was ${child.name} there?`}
-      onChange={(_event, status: Attendance | null) => {
-        if (status) attendance.mutate({ childId: child.id, status });
-      }}
-    >
-      {(Object.keys(attendanceWords) as Attendance[]).map((status) => (
-        <ToggleButton key={status} value={status} tabIndex={-1} sx={{ fontSize: 12.5, px: 0.9, py: 0.1 }}>
-          {attendanceWords[status]}
-        </ToggleButton>
-      ))}
-    </ToggleButtonGroup>
-  );
-}
-
-/** Marks that the server does not take: said why, put away by hand, never dropped unseen. */
-function RefusedMarks() {
-  const refused = useMarkQueue((queue) => queue.waiting).filter(({ refusal }) => refusal !== undefined);
-  return refused.map((mark) => (
-    <Alert
-      key={mark.id}
-      severity="warning"
-      sx={{ mb: 1, backgroundColor: palette.cautionPaper, color: palette.caution }}
-      action={
-        <Button
-          size="small"
-          onClick={() => {
-            void putAwayMark(mark.id);
-          }}
-        >
-          Put away
-        </Button>
-      }
-    >
-      One mark for {mark.request.movement.replaceAll('-', ' ')} was not taken: {mark.refusal}
-    </Alert>
-  ));
 }

@@ -20,15 +20,17 @@ type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
 
 /**
  * One request to the API.
+ * @param isLast of a page that is being closed: it goes out all the same, and nobody waits for the answer
  * @returns what the server answered; the type is what the contract promises for the path.
  * @throws ApiError, and nothing else.
  */
-export async function api<Answer>(method: Method, path: string, body?: unknown): Promise<Answer> {
+export async function api<Answer>(method: Method, path: string, body?: unknown, { isLast = false } = {}): Promise<Answer> {
   let response: Response;
   try {
     response = await fetch(`/api/${path}`, {
       method,
       credentials: 'same-origin',
+      keepalive: isLast,
       ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
     });
   } catch {

@@ -47,7 +47,7 @@ export function FormDialog<Values extends FieldValues>({
         </DialogContent>
         <DialogActions sx={{ p: 2 }}>
           <Button variant="outlined" onClick={onClose}>
-            Leave it
+            Cancel
           </Button>
           <Button type="submit" variant="contained" disabled={state.isSubmitting}>
             {action}

@@ -89,12 +89,12 @@ export function ImportDialog<Input>({ title, about, accept, read, look, takeIn, 
         )}
         {state.kind === 'waiting' && <Typography>Reading …</Typography>}
         {state.kind === 'looking' && <Changes told={state.told} />}
-        {state.kind === 'taken' && <Typography role="status">Taken in: {state.told.summary}.</Typography>}
+        {state.kind === 'taken' && <Typography role="status">Imported: {state.told.summary}.</Typography>}
         {state.kind === 'undone' && <Typography role="status">It is all as it was before.</Typography>}
       </DialogContent>
       <DialogActions sx={{ p: 2 }}>
         <Button variant="outlined" onClick={onClose}>
-          {state.kind === 'looking' || state.kind === 'choosing' ? 'Leave it' : 'Close'}
+          {state.kind === 'looking' || state.kind === 'choosing' ? 'Cancel' : 'Close'}
         </Button>
         {state.kind === 'looking' && (
           <Button

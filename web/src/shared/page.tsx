@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { UseQueryResult } from '@tanstack/react-query';
 import { useEffect, type ReactNode } from 'react';
+import { Link } from 'react-router';
 import { ApiError } from './api';
 import { useConnection } from './connection';
 import { palette } from './palette';
@@ -135,7 +136,7 @@ export function Message({
       {action && (
         <Button
           variant="contained"
-          {...(action.href === undefined ? {} : { href: action.href })}
+          {...(action.href === undefined ? {} : { component: Link, to: action.href })}
           {...(action.onClick ? { onClick: action.onClick } : {})}
         >
           {action.label}

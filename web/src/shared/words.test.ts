@@ -1,7 +1,7 @@
 import { criterionDefaults } from '@leiter/core';
 import { describe, expect, it } from 'vitest';
-import { criterionText } from '../record/criterion-text';
-import { householdRows } from '../children/household-text';
+import { criterionText } from './criterion-text';
+import { householdRows } from '../children/parts/household-text';
 import { dateText, dayText, daysAway, plural } from './words';
 
 describe('words', () => {

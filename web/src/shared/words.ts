@@ -53,12 +53,6 @@ export const surfaceWords: Readonly<Record<Surface, string>> = {
   concrete: 'concrete',
 };
 
-export const programmeWords: Readonly<Record<string, string>> = {
-  gymnastics: 'Gymnastics',
-  dance: 'Dance',
-  'martial-arts': 'Martial arts',
-};
-
 /** `Tue 24 Nov`. */
 export function dayText(day: string): string {
   return DateTime.fromISO(day, { locale: 'en-GB' }).toFormat('ccc d LLL');

@@ -7,19 +7,19 @@ import type { SavedSyllabusResponse, SyllabusResponse } from '@leiter/contract';
 import { gradesInUse } from '@leiter/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { useSession } from '../app/session.queries';
-import { useOwnProgramme } from '../club/groups.queries';
-import { useLibrary } from '../library/library.queries';
-import { criterionText } from '../record/criterion-text';
+import { useSession } from '../queries/session.queries';
+import { useOwnProgramme } from '../queries/groups.queries';
+import { useLibrary } from '../queries/library.queries';
+import { criterionText } from '../shared/criterion-text';
 import { Figure } from '../shared/figure';
-import { GiveOut } from '../shared/give-out';
+import { ExportMenu } from '../shared/export-menu';
 import { Ladder } from '../shared/ladder';
 import { Loaded, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
 import { plural } from '../shared/words';
 import { SyllabusImport } from './parts/syllabus-import';
 import { LadderEditor } from './parts/ladder-editor';
-import { useSyllabuses } from './syllabus.queries';
+import { useSyllabuses } from '../queries/syllabus.queries';
 
 const schoolWords = {
   'early-static': 'short holds early, once warm',
@@ -32,7 +32,7 @@ export function SyllabusPage() {
   const library = useLibrary();
   const role = useSession().data?.person.role;
   const [programme, setProgramme] = useState<string | null>(null);
-  const [open, setOpen] = useState<'change' | 'take-in' | null>(null);
+  const [open, setOpen] = useState<'change' | 'import' | null>(null);
   const [saved, setSaved] = useState<SavedSyllabusResponse | null>(null);
   const own = useOwnProgramme();
   const close = (): void => {
@@ -76,7 +76,7 @@ export function SyllabusPage() {
                   ))}
                 </ToggleButtonGroup>
                 {shown && (
-                  <GiveOut
+                  <ExportMenu
                     files={[
                       { label: 'All ladders as a file', href: '/api/syllabuses/export', name: 'syllabuses.json' },
                       {
@@ -92,10 +92,10 @@ export function SyllabusPage() {
                     <Button
                       variant="outlined"
                       onClick={() => {
-                        setOpen('take-in');
+                        setOpen('import');
                       }}
                     >
-                      Take in
+                      Import
                     </Button>
                     <Button
                       variant="contained"
@@ -111,7 +111,7 @@ export function SyllabusPage() {
             }
           >
             {shown && <Grades key={`${shown.programme} ${String(shown.version)}`} syllabus={shown} saved={saved} />}
-            {shown && open === 'take-in' && <SyllabusImport syllabus={shown} onClose={close} />}
+            {shown && open === 'import' && <SyllabusImport syllabus={shown} onClose={close} />}
           </Page>
         );
       }}

@@ -6,9 +6,9 @@ import { DateTime } from 'luxon';
 import { useEffect, useMemo } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams } from 'react-router';
-import { useClassPage, useTeachingNoted } from '../plan/class.queries';
-import { contextOf, evaluationOf } from '../plan/evaluation';
-import { useLibrary, useMovements } from '../library/library.queries';
+import { useClassPage, useTeachingNoted } from '../queries/class.queries';
+import { contextOf, evaluationOf } from '../queries/evaluation';
+import { useLibrary, useMovements } from '../queries/library.queries';
 import { KeysHelp } from '../shared/keys-help';
 import { Loaded, Message } from '../shared/page';
 import { palette } from '../shared/palette';
@@ -17,7 +17,7 @@ import { BeforeClass } from './parts/before-class';
 import { Dark } from './parts/dark';
 import { LiveLadder } from './parts/live-ladder';
 import { StageView } from './parts/stage-view';
-import { useRun, type LiveRun } from './use-run';
+import { useRun, type LiveRun } from './run/use-run';
 
 const keys: readonly (readonly [string, string])[] = [
   ['Space', 'pause, go on'],
@@ -37,7 +37,7 @@ export function TeachPage() {
         <Loaded query={movements} what="library">
           {() =>
             data.stored ? (
-              <Live page={data} plan={data.stored.plan} library={library} />
+              <Live key={id} page={data} plan={data.stored.plan} library={library} />
             ) : (
               <Message
                 title="This class has no plan yet"

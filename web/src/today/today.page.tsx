@@ -4,13 +4,14 @@ import Typography from '@mui/material/Typography';
 import type { BoardRow, TodayResponse } from '@leiter/contract';
 import { daysBetween, type Day, type Library } from '@leiter/core';
 import { Link, useNavigate } from 'react-router';
-import { useSession } from '../app/session.queries';
-import { useLibrary } from '../library/library.queries';
-import { useAddClass } from '../plan/class.queries';
+import { useSession } from '../queries/session.queries';
+import { useLibrary } from '../queries/library.queries';
+import { useAddClass } from '../queries/class.queries';
+import { logWords } from '../shared/log-words';
 import { LadderMark } from '../shared/ladder-mark';
 import { Loaded, Message, Page, Panel, Refused } from '../shared/page';
 import { headingFont, palette } from '../shared/palette';
-import { dayText, daysAway, plural } from '../shared/words';
+import { dateText, dayText, daysAway, plural } from '../shared/words';
 import { useToday } from './today.queries';
 
 /** What a person starts the day with. */
@@ -28,6 +29,7 @@ export function TodayPage() {
               <Panel label="The day">
                 <NextClass next={data.next} today={day} library={library} />
                 <Waiting data={data} today={day} />
+                <Notices notices={data.notices} />
               </Panel>
               <Panel label="Children to look at" width={380}>
                 <CloseToGrade rows={data.next.board} groupName={data.next.coming.group.name} />
@@ -233,6 +235,33 @@ function NotSeenLately({ rows, today }: { readonly rows: readonly BoardRow[]; re
           <span>{lastSeenOn === null ? 'never marked' : daysAway(-daysBetween(lastSeenOn, today))}</span>
         </Box>
       ))}
+    </Box>
+  );
+}
+
+/** What others changed about who sees the children that one teaches. */
+function Notices({ notices }: { readonly notices: TodayResponse['notices'] }) {
+  if (notices.length === 0) return null;
+  return (
+    <Box component="section" aria-label="Changes by others" sx={{ mt: 4 }}>
+      <Typography variant="h2" sx={{ mb: 0.5 }}>
+        Changed by others
+      </Typography>
+      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {notices.slice(0, 6).map((notice) => (
+          <Box
+            component="li"
+            key={`${notice.at} ${notice.childId} ${notice.kind}`}
+            sx={{ borderTop: `1px solid ${palette.line}`, py: 0.75, fontSize: 14.5 }}
+          >
+            <Link to={`/children/${notice.childId}`}>{notice.childName}</Link>: {logWords(notice)}
+            <Box component="span" sx={{ color: palette.soft }}>
+              {' '}
+              – {notice.by ?? 'somebody who is gone'}, {dateText(notice.at.slice(0, 10))}
+            </Box>
+          </Box>
+        ))}
+      </Box>
     </Box>
   );
 }

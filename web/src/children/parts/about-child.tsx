@@ -4,13 +4,14 @@ import Typography from '@mui/material/Typography';
 import type { ChildPageResponse, Role } from '@leiter/contract';
 import { currentObservations, type Library } from '@leiter/core';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 import { FigureRow } from '../../shared/figure-row';
 import { Refused } from '../../shared/page';
 import { palette } from '../../shared/palette';
 import { dayText, markWords, plural } from '../../shared/words';
-import { useChangeChild, useEraseChild } from '../children.queries';
-import { householdRows } from '../household-text';
+import { useChangeChild } from '../../queries/children.queries';
+import { householdRows } from './household-text';
+import { ChildLog } from './child-log';
+import { EraseDialog } from './erase-dialog';
 import { HealthNotes } from './health-notes';
 import { detailOf } from './requirement-line';
 
@@ -21,7 +22,7 @@ export function AboutChild({ page, library, role }: { readonly page: ChildPageRe
   const there = attendance.filter(({ status }) => status === 'present' || status === 'late').length;
   return (
     <>
-      <HealthNotes childId={child.id} notes={page.healthNotes} />
+      <HealthNotes childId={child.id} health={page.health} />
       <Typography variant="h2" sx={{ mb: 0.5 }}>
         At home
       </Typography>
@@ -77,6 +78,7 @@ export function AboutChild({ page, library, role }: { readonly page: ChildPageRe
           />
         ))}
       </Box>
+      <ChildLog log={page.log} />
       <DataOfTheChild page={page} role={role} />
     </>
   );
@@ -86,22 +88,16 @@ export function AboutChild({ page, library, role }: { readonly page: ChildPageRe
 function DataOfTheChild({ page, role }: { readonly page: ChildPageResponse; readonly role: Role }) {
   const { child } = page;
   const change = useChangeChild(child.id);
-  const erase = useEraseChild(child.id);
-  const navigate = useNavigate();
-  const [isAsking, setAsking] = useState(false);
-  const download = (): void => {
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(new Blob([JSON.stringify(page, null, 2)], { type: 'application/json' }));
-    link.download = 'child-data.json';
-    link.click();
-    URL.revokeObjectURL(link.href);
-  };
+  const [isErasing, setErasing] = useState(false);
+  const mayHandOut = role === 'owner' || (role === 'instructor' && page.health !== null);
   return (
     <Box sx={{ display: 'grid', gap: 1, justifyItems: 'start' }}>
-      <Refused error={change.error ?? erase.error} />
-      <Button variant="outlined" size="small" onClick={download}>
-        Hand out all data
-      </Button>
+      <Refused error={change.error} />
+      {mayHandOut && (
+        <Button variant="outlined" size="small" component="a" href={`/api/children/${child.id}/record`} download="child-record.json">
+          Download this child’s record
+        </Button>
+      )}
       {role !== 'assistant' && (
         <Button
           variant="outlined"
@@ -114,29 +110,25 @@ function DataOfTheChild({ page, role }: { readonly page: ChildPageResponse; read
           {child.archived ? 'Put back from the archive' : 'Archive'}
         </Button>
       )}
-      {role === 'owner' && !isAsking && (
+      {role === 'owner' && (
         <Button
           variant="outlined"
           size="small"
           color="error"
           onClick={() => {
-            setAsking(true);
+            setErasing(true);
           }}
         >
           Erase for good
         </Button>
       )}
-      {isAsking && (
-        <Button
-          variant="contained"
-          size="small"
-          color="error"
-          onClick={() => {
-            erase.mutate(undefined, { onSuccess: () => void navigate('/children') });
+      {isErasing && (
+        <EraseDialog
+          child={child}
+          onClose={() => {
+            setErasing(false);
           }}
-        >
-          Erase {child.givenName} with everything noted
-        </Button>
+        />
       )}
     </Box>
   );

@@ -6,11 +6,12 @@ import { surfaces, type Surface } from '@leiter/core';
 import { useController, type Control } from 'react-hook-form';
 import { FormDialog } from '../../shared/form-dialog';
 import { FormField } from '../../shared/form-field';
+import { onlyChanged } from '../../shared/only-changed';
 import { palette } from '../../shared/palette';
 import { useServerForm } from '../../shared/server-form';
 import { surfaceWords } from '../../shared/words';
-import { addChild, changeChild } from '../children.queries';
-import { adultWords } from '../household-text';
+import { addChild, changeChild } from '../../queries/children.queries';
+import { adultWords } from './household-text';
 
 interface Values {
   readonly givenName: string;
@@ -95,7 +96,12 @@ export function ChildDialog({
 }) {
   const { form, submit } = useServerForm<Values>(child ? valuesOf(child) : blank, async (values) => {
     const request = requestOf(values);
-    await (child ? changeChild(child.id, request) : addChild(request));
+    if (!child) await addChild(request);
+    else {
+      const changed = onlyChanged(requestOf(valuesOf(child)), request);
+      if (Object.keys(changed).length > 0)
+        await changeChild(child.id, { ...changed, ...(changed.household ? { householdVersion: child.householdVersion } : {}) });
+    }
     onClose();
   });
   const { control, formState } = form;

@@ -1,12 +1,12 @@
 import type { ChildrenImportResponse } from '@leiter/contract';
 import { ImportDialog, type ImportTold } from '../../shared/import-dialog';
-import { lookAtChildren, takeInChildren, undoChildrenImport } from '../children.queries';
+import { lookAtChildren, takeInChildren, undoChildrenImport } from '../../queries/children.queries';
 
 /** Takes in a list of children from a spreadsheet. */
 export function ChildrenImport({ onClose }: { readonly onClose: () => void }) {
   return (
     <ImportDialog<string>
-      title="Take in a list of children"
+      title="Import a list of children"
       about="A spreadsheet (CSV) with the columns name, birth date, group, grade and lead side. Of the family name only the initial is kept. It says nothing of a home: until you do, Leiter takes tiles, 2 × 1.5 m and no adult at hand."
       accept=".csv,.txt,text/csv"
       read={(text) => (text.trim() === '' ? { why: 'This file is empty.' } : { input: text })}

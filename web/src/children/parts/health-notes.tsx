@@ -3,22 +3,25 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import type { HealthNotes as HealthNotesOfChild } from '@leiter/contract';
 import { hazards, hazardWord, regions, regionWord, type Hazard, type HealthNote, type Region } from '@leiter/core';
 import { useState } from 'react';
 import { Refused } from '../../shared/page';
 import { palette } from '../../shared/palette';
 import { TextButton } from '../../shared/text-button';
 import { dateText } from '../../shared/words';
-import { useSaveHealthNotes } from '../children.queries';
+import { useSaveHealthNotes } from '../../queries/children.queries';
 
 interface Props {
   readonly childId: string;
   /** Null for who is not of the staff of the child's groups. */
-  readonly notes: readonly HealthNote[] | null;
+  readonly health: HealthNotesOfChild | null;
 }
 
 /** What a family told of a child's health, and what the child is spared for it; for the staff of its groups. */
-export function HealthNotes({ childId, notes }: Props) {
+export function HealthNotes({ childId, health }: Props) {
+  const notes = health?.notes ?? null;
+  const version = health?.version ?? 0;
   const save = useSaveHealthNotes(childId);
   const [isAdding, setAdding] = useState(false);
   return (
@@ -41,7 +44,7 @@ export function HealthNotes({ childId, notes }: Props) {
             <TextButton
               label="Take it back"
               onClick={() => {
-                save.mutate((notes ?? []).filter((one) => one !== note));
+                save.mutate({ version, notes: (notes ?? []).filter((one) => one !== note) });
               }}
             />
           </Box>
@@ -66,11 +69,14 @@ export function HealthNotes({ childId, notes }: Props) {
             setAdding(false);
           }}
           onKeep={(note) => {
-            save.mutate([...notes, note], {
-              onSuccess: () => {
-                setAdding(false);
+            save.mutate(
+              { version, notes: [...notes, note] },
+              {
+                onSuccess: () => {
+                  setAdding(false);
+                },
               },
-            });
+            );
           }}
         />
       )}
@@ -139,7 +145,7 @@ function NewNote({
       />
       <Box sx={{ display: 'flex', gap: 1 }}>
         <Button variant="outlined" size="small" onClick={onLeave}>
-          Leave it
+          Cancel
         </Button>
         <Button
           variant="contained"

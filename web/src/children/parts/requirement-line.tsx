@@ -13,7 +13,7 @@ import { useState } from 'react';
 import { Figure } from '../../shared/figure';
 import { palette } from '../../shared/palette';
 import { dayText, markWords, plural, standingWords } from '../../shared/words';
-import { criterionText } from '../../record/criterion-text';
+import { criterionText } from '../../shared/criterion-text';
 
 /** One requirement of the next grade: what is asked, what was seen, how it stands; opens to the observations behind it. */
 export function RequirementLine({

@@ -2,9 +2,10 @@ import MenuItem from '@mui/material/MenuItem';
 import type { GroupResponse, PersonResponse, SyllabusResponse } from '@leiter/contract';
 import { FormDialog } from '../../shared/form-dialog';
 import { FormField } from '../../shared/form-field';
+import { onlyChanged } from '../../shared/only-changed';
 import { useServerForm } from '../../shared/server-form';
 import { weekdayWords } from '../../shared/words';
-import { addGroup, changeGroup } from '../groups.queries';
+import { addGroup, changeGroup } from '../../queries/groups.queries';
 
 interface Props {
   readonly group: GroupResponse | null;
@@ -24,8 +25,9 @@ export function GroupDialog({ group, people, programmes, onClose }: Props) {
     instructorId: group?.instructorId ?? '',
   };
   const { form, submit } = useServerForm(start, async ({ programme, ...values }) => {
-    const request = { ...values, instructorId: values.instructorId === '' ? null : values.instructorId };
-    await (group ? changeGroup(group.id, request) : addGroup({ ...request, programme }));
+    const whole = (one: typeof values) => ({ ...one, instructorId: one.instructorId === '' ? null : one.instructorId });
+    const { programme: _same, ...before } = start;
+    await (group ? changeGroup(group.id, onlyChanged(whole(before), whole(values))) : addGroup({ ...whole(values), programme }));
     onClose();
   });
   const { control, formState } = form;

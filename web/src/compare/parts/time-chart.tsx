@@ -14,7 +14,7 @@ import {
 import { Chart as Drawn } from 'react-chartjs-2';
 import { palette, textFont } from '../../shared/palette';
 import { dayText } from '../../shared/words';
-import { totalOf } from '../taught';
+import { totalOf } from './taught';
 
 Chart.register(BarController, BarElement, CategoryScale, Legend, LinearScale, LineController, LineElement, PointElement, Tooltip);
 Chart.defaults.font.family = textFont;

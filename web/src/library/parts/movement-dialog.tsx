@@ -7,8 +7,8 @@ import { ApiError } from '../../shared/api';
 import { FormDialog } from '../../shared/form-dialog';
 import { FormField } from '../../shared/form-field';
 import { useServerForm } from '../../shared/server-form';
-import { saveMovement } from '../library.queries';
-import { doseField, formOf, movementFrom, type MovementForm } from '../movement-form';
+import { saveMovement } from '../../queries/library.queries';
+import { doseField, formOf, movementFrom, type MovementForm } from './movement-form';
 
 const efforts: readonly Effort[] = [0, 1, 2, 3, 4];
 

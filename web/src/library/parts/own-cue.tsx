@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import type { MovementResponse } from '@leiter/contract';
 import { useState } from 'react';
 import { Refused } from '../../shared/page';
-import { sayOwnCue } from '../library.queries';
+import { sayOwnCue } from '../../queries/library.queries';
 
 /** What this club says on a movement, whoever wrote the entry: it stands before its cues, in plans and in Teach. */
 export function OwnCue({ movement }: { readonly movement: MovementResponse }) {

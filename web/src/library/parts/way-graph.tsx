@@ -8,7 +8,7 @@ import { Link } from 'react-router';
 import { Figure } from '../../shared/figure';
 import { palette } from '../../shared/palette';
 import { markWords } from '../../shared/words';
-import { wayOf, type Way } from '../way';
+import { wayOf, type Way } from './way';
 
 type StepNode = Node<{ readonly movement: Movement | undefined; readonly slug: string; readonly isHere: boolean }, 'step'>;
 

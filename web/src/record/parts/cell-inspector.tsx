@@ -4,9 +4,10 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { marks, type Criterion, type Measure } from '@leiter/core';
 import { palette } from '../../shared/palette';
+import { TextButton } from '../../shared/text-button';
 import { useTyped } from '../../shared/use-typed';
-import { criterionText } from '../criterion-text';
-import type { MarkCell, MarkChange } from '../mark-grid';
+import { criterionText } from '../../shared/criterion-text';
+import type { MarkCell, MarkChange } from './mark-grid';
 import { MarkGlyph } from './mark-glyph';
 
 const helpWords = { 'hands-on': 'hands on', 'raised-or-lower-surface': 'raised or lower surface', 'target-only': 'target only' } as const;
@@ -16,10 +17,12 @@ export function CellInspector({
   cell,
   childName,
   onChange,
+  onTakeBack,
 }: {
   readonly cell: MarkCell;
   readonly childName: string;
   readonly onChange: (change: MarkChange) => void;
+  readonly onTakeBack: () => void;
 }) {
   const { column, requirement, mark } = cell;
   const { movement } = column;
@@ -56,6 +59,11 @@ export function CellInspector({
           </Button>
         ))}
       </Box>
+      {mark && (
+        <Box sx={{ mt: -0.75, mb: 1 }}>
+          <TextButton label="Take the mark back" onClick={onTakeBack} />
+        </Box>
+      )}
       {mark?.help && (
         <Typography variant="body2" sx={{ mb: 1 }}>
           Help: <strong>{helpWords[mark.help]}</strong> <span style={{ color: palette.soft }}>(H changes it)</span>

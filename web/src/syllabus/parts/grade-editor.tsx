@@ -12,10 +12,10 @@ import {
   type Movement,
 } from '@leiter/core';
 import { useMemo, useState } from 'react';
-import { movementSearch } from '../../library/movement-search';
+import { movementSearch } from '../../shared/movement-search';
 import { palette } from '../../shared/palette';
 import { SortableList } from '../../shared/sortable-list';
-import { movedTo, withMovement, withoutRequirement, writtenDraft } from '../ladder-draft';
+import { movedTo, withMovement, withoutRequirement, writtenDraft } from '../editing/ladder-draft';
 import { RequirementEditor } from './requirement-editor';
 
 interface Props {

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import type { LadderVersion } from '@leiter/core';
 import { palette } from '../../shared/palette';
 import { SortableList } from '../../shared/sortable-list';
-import { movedTo, withGrade, withNewGrade } from '../ladder-draft';
+import { movedTo, withGrade, withNewGrade } from '../editing/ladder-draft';
 
 interface Props {
   readonly draft: LadderVersion;

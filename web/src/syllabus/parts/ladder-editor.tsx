@@ -6,14 +6,17 @@ import { isChange, ladderLines, type LadderVersion, type Library } from '@leiter
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useStore } from 'zustand';
-import { ApiError } from '../../shared/api';
+import { useDocumentSession, type SaveState } from '../../shared/document-session/use-document-session';
+import { pageKeys } from '../../shared/page-keys';
+import { queryClient } from '../../shared/query-client';
 import { Page, Panel } from '../../shared/page';
 import { palette } from '../../shared/palette';
 import { plural } from '../../shared/words';
-import { ladderOf, makeDraftStore, withGrade, withoutGrade } from '../ladder-draft';
-import { saveSyllabus } from '../syllabus.queries';
+import { ladderOf, withGrade, withoutGrade } from '../editing/ladder-draft';
+import { ladderDocument, ladderKind } from '../editing/ladder-kind';
 import { GradeEditor } from './grade-editor';
 import { GradeList } from './grade-list';
+import { LadderConflict } from './ladder-conflict';
 
 interface Props {
   readonly syllabus: SyllabusResponse;
@@ -27,17 +30,25 @@ interface Refusal {
   readonly errors: readonly string[];
 }
 
-/** Changes a ladder: grades and what they ask for, added, put in order, put away. Saved, it is the next version. */
+/**
+ * Changes a ladder: grades and what they ask for, added, put in order, put away. Saved, it is the next version. What is not saved
+ * yet stays in the browser, and is there when one comes back.
+ */
 export function LadderEditor({ syllabus, library, onLeave, onSaved }: Props) {
-  const [store] = useState(() => makeDraftStore(syllabus));
-  const [stored] = useState(() => ladderOf(syllabus));
-  const draft = useStore(store, ({ ladder }) => ladder);
+  const session = useDocumentSession({
+    kind: ladderKind,
+    id: syllabus.programme,
+    initial: ladderOf(syllabus),
+    stored: ladderDocument(syllabus),
+    saves: 'when-told',
+  });
+  const { store, content: draft, state } = session;
+  const [stored, setStored] = useState(() => ladderOf(syllabus));
+  const [version, setVersion] = useState(syllabus.version);
   const past = useStore(store.temporal, ({ pastStates }) => pastStates.length);
   const [chosen, setChosen] = useState(syllabus.grades.find(({ isPutAway }) => !isPutAway)?.slug ?? '');
-  const [refusal, setRefusal] = useState<Refusal | null>(null);
-  const [isSaving, setSaving] = useState(false);
   const change = (ladder: LadderVersion): void => {
-    store.setState({ ladder });
+    store.setState({ content: ladder });
   };
   const undo = (): void => {
     store.temporal.getState().undo();
@@ -45,39 +56,43 @@ export function LadderEditor({ syllabus, library, onLeave, onSaved }: Props) {
   const redo = (): void => {
     store.temporal.getState().redo();
   };
-  useHotkeys('mod+z', undo, { preventDefault: true });
-  useHotkeys('mod+shift+z', redo, { preventDefault: true });
+  useHotkeys('mod+z', undo, pageKeys);
+  useHotkeys('mod+shift+z', redo, pageKeys);
   const changes = ladderLines(stored, draft).filter(isChange).length;
   const grade = draft.grades.find(({ slug }) => slug === chosen);
   const save = async (): Promise<void> => {
-    setSaving(true);
-    try {
-      onSaved(await saveSyllabus(syllabus, draft));
-    } catch (error) {
-      if (!(error instanceof ApiError)) throw error;
-      setRefusal({
-        why: error.isAway ? 'No answer just now. What you changed is kept; try again in a moment.' : error.message,
-        errors: (error.problem?.errors ?? []).map(({ field, message }) => `${field}: ${message}`),
-      });
-      setSaving(false);
-    }
+    if (!(await session.save())) return;
+    const saved = queryClient.getQueryData<SavedSyllabusResponse>(['saved-ladder', syllabus.programme]);
+    if (saved) onSaved(saved);
   };
+  const refusal = state.kind === 'refused' || state.kind === 'waiting' ? refusalOf(state) : null;
   return (
     <Page
       title={`Change the ladder of ${syllabus.programmeName}`}
       about={
-        changes === 0 ? `version ${String(syllabus.version)}, nothing changed yet` : `${plural(changes, 'change', 'changes')}, not saved`
+        changes === 0 ? `version ${String(version)}, nothing changed yet` : `${plural(changes, 'change', 'changes')}, kept here, not saved`
       }
       actions={
         <>
           <Button variant="outlined" disabled={past === 0} onClick={undo}>
             Undo
           </Button>
+          {changes > 0 && (
+            <Button
+              variant="outlined"
+              onClick={() => {
+                session.drop();
+                onLeave();
+              }}
+            >
+              Drop the changes
+            </Button>
+          )}
           <Button variant="outlined" onClick={onLeave}>
-            Leave it
+            {changes === 0 ? 'Close' : 'Go on later'}
           </Button>
-          <Button variant="contained" disabled={changes === 0 || isSaving} onClick={() => void save()}>
-            Save as version {syllabus.version + 1}
+          <Button variant="contained" disabled={changes === 0 || state.kind === 'saving'} onClick={() => void save()}>
+            Save as version {version + 1}
           </Button>
         </>
       }
@@ -103,7 +118,7 @@ export function LadderEditor({ syllabus, library, onLeave, onSaved }: Props) {
             programme={syllabus.programme}
             library={library}
             onChange={(edit) => {
-              change(withGrade(store.getState().ladder, grade.slug, edit));
+              change(withGrade(store.getState().content, grade.slug, edit));
             }}
             onRemove={() => {
               change(withoutGrade(draft, grade.slug, stored));
@@ -113,6 +128,21 @@ export function LadderEditor({ syllabus, library, onLeave, onSaved }: Props) {
           <Box sx={{ color: palette.soft }}>Choose a grade at the left, or add one.</Box>
         )}
       </Panel>
+      {state.kind === 'conflict' && state.current && (
+        <LadderConflict
+          current={state.current}
+          yours={draft}
+          onSettle={(settled, current) => {
+            setStored(current.content);
+            setVersion(current.version);
+            session.rebase(settled, current);
+          }}
+        />
+      )}
     </Page>
   );
+}
+
+function refusalOf(state: Extract<SaveState<LadderVersion>, { readonly kind: 'refused' | 'waiting' }>): Refusal {
+  return state.kind === 'waiting' ? { why: 'No answer just now. What you changed is kept; try again in a moment.', errors: [] } : state;
 }

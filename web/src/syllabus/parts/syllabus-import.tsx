@@ -2,13 +2,14 @@ import type { SyllabusImportResponse, SyllabusResponse } from '@leiter/contract'
 import { isChange, type LadderLine } from '@leiter/core';
 import { ImportDialog, type ImportTold } from '../../shared/import-dialog';
 import { jsonOf } from '../../shared/read-file';
-import { lookAtSyllabus, takeInSyllabus, undoSyllabusImport, type SyllabusInput } from '../syllabus.queries';
+import { lookAtSyllabus, takeInSyllabus, undoSyllabusImport, type SyllabusInput } from '../../queries/syllabus.queries';
+import { lineWords } from '../editing/line-words';
 
 /** Takes in ladders from a file, or the ladder that is shown from a spreadsheet. */
 export function SyllabusImport({ syllabus, onClose }: { readonly syllabus: SyllabusResponse; readonly onClose: () => void }) {
   return (
     <ImportDialog<SyllabusInput>
-      title="Take in a syllabus"
+      title="Import a syllabus"
       about={`A leiter-syllabus/1 file with any ladders, or a spreadsheet (CSV) with the ladder of ${syllabus.programmeName}, one requirement a row. What it leaves out is put away, not lost.`}
       accept=".json,.csv,.txt,application/json,text/csv"
       read={(text, fileName) => {
@@ -37,9 +38,4 @@ function told({ programmes, importId }: SyllabusImportResponse): ImportTold {
     ]),
     importId,
   };
-}
-
-function lineWords({ grade, movement, stage, what, fields }: LadderLine): string {
-  const about = [grade, movement, stage === null ? null : `stage ${String(stage)}`].filter((part) => part !== null).join(' · ');
-  return `${about}: ${what.replace('-', ' ')}${fields.length > 0 ? ` (${fields.join(', ')})` : ''}`;
 }

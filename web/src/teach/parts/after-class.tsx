@@ -2,11 +2,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ClassPageResponse } from '@leiter/contract';
-import { clockText, itemTotals, type Evaluation } from '@leiter/core';
-import { Link } from 'react-router';
-import { storeItemTimes, useTeachingNoted } from '../../plan/class.queries';
+import { clockText, isTryOfAClass, itemTotals, type Evaluation } from '@leiter/core';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { storeItemTimes, useTeachingNoted } from '../../queries/class.queries';
 import { palette } from '../../shared/palette';
-import type { LiveRun } from '../use-run';
+import type { LiveRun } from '../run/use-run';
 
 /** When the last item is over: the real times go to the record, then the marks. */
 export function AfterClass({
@@ -29,28 +30,62 @@ export function AfterClass({
     await storeItemTimes(page.class.id, times);
     await noted.mutateAsync({ teaching: 'ended' });
   };
+  const navigate = useNavigate();
+  const [isFailed, setFailed] = useState(false);
+  const isTry = isTryOfAClass(total, page.class.lengthMinutes);
+  /** What was taught stays in the run until it has arrived: pressing again sends it again. */
+  const leave = (work: () => Promise<unknown>, to: string): void => {
+    setFailed(false);
+    work().then(
+      () => {
+        live.forget();
+        void navigate(to);
+      },
+      () => {
+        setFailed(true);
+      },
+    );
+  };
+  const light = { fontSize: 20, backgroundColor: palette.cream, color: palette.night, '&:hover': { backgroundColor: '#FFFFFF' } };
+  const outlined = { color: palette.cream, borderColor: palette.nightSoft };
   return (
     <Box sx={{ p: 6, maxWidth: 720 }}>
       <Typography component="h1" sx={{ fontSize: 60, fontWeight: 700, lineHeight: 1.1 }}>
-        The class is over
+        {isTry ? 'That was a try' : 'The class is over'}
       </Typography>
       <Typography sx={{ fontSize: 24, mb: 4, color: palette.nightSoft }}>
-        It took {clockText(total)}; planned were {clockText(evaluation.timeline.totalSeconds)}. Note now what was seen, while you remember
-        it.
+        It took {clockText(total)}; planned were {clockText(evaluation.timeline.totalSeconds)}.{' '}
+        {isTry
+          ? 'Less than a third of a class is not counted: the class is still to be taught, and its times teach nothing.'
+          : 'Note now what was seen, while you remember it.'}
       </Typography>
+      {isFailed && (
+        <Typography role="alert" sx={{ fontSize: 20, mb: 2 }}>
+          The server did not answer. The times are kept here; press again in a moment.
+        </Typography>
+      )}
       <Box sx={{ display: 'flex', gap: 2 }}>
+        {isTry && (
+          <Button
+            variant="contained"
+            size="large"
+            onClick={() => {
+              leave(() => noted.mutateAsync({ teaching: 'ended', taughtSeconds: total }), `/classes/${page.class.id}/plan`);
+            }}
+            sx={light}
+          >
+            Still to be taught
+          </Button>
+        )}
         <Button
-          variant="contained"
+          variant={isTry ? 'outlined' : 'contained'}
           size="large"
-          component={Link}
-          to={`/classes/${page.class.id}/marks`}
           onClick={() => {
-            // kept in the run until it has arrived: pressing again sends it again
-            void finish().then(live.forget, () => undefined);
+            leave(finish, `/classes/${page.class.id}/marks`);
           }}
-          sx={{ fontSize: 20, backgroundColor: palette.cream, color: palette.night, '&:hover': { backgroundColor: '#FFFFFF' } }}
+          sx={isTry ? outlined : light}
         >
-          Mark what was seen
+          {isTry ? 'It was the class: mark what was seen' : 'Mark what was seen'}
         </Button>
         <Button
           variant="outlined"
@@ -58,7 +93,7 @@ export function AfterClass({
           onClick={() => {
             live.move('back');
           }}
-          sx={{ color: palette.cream, borderColor: palette.nightSoft }}
+          sx={outlined}
         >
           Back to the last item
         </Button>

@@ -3,7 +3,7 @@ import { clockText, type Position, type TimedItem } from '@leiter/core';
 import { headingFont, palette } from '../../shared/palette';
 import { Figure } from '../../shared/figure';
 import { sectionWords } from '../../shared/words';
-import { countOf, paceWords, sideWords, stepWords } from '../teach-words';
+import { countOf, paceWords, sideWords, stepWords } from '../run/teach-words';
 
 interface Props {
   readonly position: Position;

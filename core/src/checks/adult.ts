@@ -1,0 +1,10 @@
+import { defineCheck } from './check.js';
+import { asReckonedWords, homeLacks, homeLacksWords } from './home-lacks.js';
+
+/** An adult is to be near or to hold, and none is at hand. */
+export const adult = defineCheck({
+  id: 'adult',
+  look: (context) => homeLacks(context, 'adult', ({ needs }) => (needs.adult === 'hands-on' ? 'stop' : 'caution')),
+  words: homeLacksWords('No adult at hand'),
+  mendWords: asReckonedWords,
+});

@@ -1,0 +1,10 @@
+import { defineCheck } from './check.js';
+import { asReckonedWords, homeLacks, homeLacksWords } from './home-lacks.js';
+
+/** A thing it needs is not at home. */
+export const equipment = defineCheck({
+  id: 'equipment',
+  look: (context) => homeLacks(context, 'equipment'),
+  words: homeLacksWords('Thing not at home'),
+  mendWords: asReckonedWords,
+});

@@ -1,0 +1,22 @@
+import type { Movement } from '../movement/movement.js';
+import { defineCheck } from './check.js';
+import type { Found } from './finding.js';
+import { atTheEnd, suitableMovement } from './suitable-movement.js';
+
+export interface Fact {
+  readonly kind: 'no-home-task';
+}
+
+const isHomeTask = ({ kind, sections }: Movement): boolean => kind === 'talk' && sections.includes('closing');
+
+/** Nothing is sent home for the week. Silent on an empty plan. */
+export const noHomeTask = defineCheck({
+  id: 'no-home-task',
+  look: (context): readonly Found<Fact>[] => {
+    const { items } = context.timeline;
+    if (items.length === 0 || items.some(({ movement }) => isHomeTask(movement))) return [];
+    const talk = suitableMovement(context, ['talk'], (movement) => (isHomeTask(movement) ? 0 : null));
+    return [{ severity: 'hint', itemIds: [], fact: { kind: 'no-home-task' }, mend: atTheEnd(context, talk) }];
+  },
+  words: () => ({ title: 'Nothing for the week', sentence: 'No small task is sent home.' }),
+});

@@ -1,0 +1,32 @@
+import { barWords } from '../versions/version-words.js';
+import type { Bar } from '../versions/version.js';
+import { defineCheck } from './check.js';
+import { childCount } from './child-count.js';
+import type { Found } from './finding.js';
+import { byItem, childrenOf, isAgainstHealth } from './who-cannot.js';
+
+export interface Fact {
+  readonly kind: 'no-version';
+  readonly children: number;
+  readonly bar: Bar;
+}
+
+/** A child expected has no version of an item, whatever keeps it from it. */
+export const noVersion = defineCheck({
+  id: 'no-version',
+  look: (context): readonly Found<Fact>[] =>
+    byItem(context, (version) => version.tier === null || isAgainstHealth(version)).map(({ item, versions }) => ({
+      severity: 'stop',
+      itemIds: [item.id],
+      childIds: childrenOf(versions),
+      fact: { kind: 'no-version', children: versions.length, bar: versions[0]?.bar ?? { kind: 'age', leastAge: 0 } },
+      mend: null,
+    })),
+  words: ({ children, bar }, { name, library }) => ({
+    title: `No version for ${childCount(children)}`,
+    sentence:
+      bar.kind === 'health'
+        ? `${name}: ${childCount(children)} ${barWords(bar, library, null)}.`
+        : `${name}: nothing easier fits either – ${barWords(bar, library, null)}.`,
+  }),
+});

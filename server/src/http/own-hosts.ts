@@ -1,0 +1,42 @@
+import type { NextFunction, Request, RequestHandler, Response } from 'express';
+import { answerProblem } from './answer-problem.js';
+
+const loopback: ReadonlySet<string> = new Set(['127.0.0.1', 'localhost', '[::1]', '::1']);
+
+/** The address under which Leiter is reached from outside, behind a proxy that ends TLS; null on the machine itself. */
+export function publicUrlOf(setting: string | undefined): URL | null {
+  if (!setting) return null;
+  const url = URL.canParse(setting) ? new URL(setting) : null;
+  if (!url || (url.protocol !== 'https:' && url.protocol !== 'http:'))
+    throw new Error(`LEITER_PUBLIC_URL is “${setting}”: an address like https://leiter.example.org is wanted.`);
+  return url;
+}
+
+/**
+ * Answers only under names that are ours, so that a foreign page cannot reach Leiter under a name of its own, and takes nothing
+ * from a page of another origin, whatever cookie comes with it.
+ */
+export function refuseForeign(publicUrl: URL | null): RequestHandler {
+  return (request: Request, response: Response, next: NextFunction): void => {
+    const host = request.headers.host ?? '';
+    const name = host.replace(/:\d+$/, '').toLowerCase();
+    if (!loopback.has(name) && name !== publicUrl?.hostname) {
+      answerProblem(response, 421, 'Leiter does not answer under this name.');
+      return;
+    }
+    const isRead = request.method === 'GET' || request.method === 'HEAD' || request.method === 'OPTIONS';
+    const { origin } = request.headers;
+    const site = request.headers['sec-fetch-site'];
+    const isForeign = origin !== undefined ? !isOwnOrigin(origin, host, publicUrl) : site === 'cross-site';
+    if (!isRead && isForeign) {
+      answerProblem(response, 403, 'This came from another page.');
+      return;
+    }
+    next();
+  };
+}
+
+function isOwnOrigin(origin: string, host: string, publicUrl: URL | null): boolean {
+  if (origin === publicUrl?.origin) return true;
+  return URL.canParse(origin) && new URL(origin).host === host;
+}

@@ -1,0 +1,46 @@
+import { Injectable, Logger, type OnApplicationBootstrap, type OnApplicationShutdown } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { DataSource } from 'typeorm';
+import { HealthNotesService } from '../children/health-notes.service.js';
+import { locks } from '../database/locks.js';
+import { rows } from '../database/rows.js';
+
+const everyMilliseconds = 10 * 60_000;
+
+/** Takes away what is kept no longer; of several server processes one does it. */
+@Injectable()
+export class TidyService implements OnApplicationBootstrap, OnApplicationShutdown {
+  private readonly logger = new Logger('tidy');
+  private timer: NodeJS.Timeout | undefined;
+
+  constructor(
+    @InjectDataSource() private readonly source: DataSource,
+    private readonly health: HealthNotesService,
+  ) {}
+
+  onApplicationBootstrap(): void {
+    this.timer = setInterval(() => {
+      this.tidy().catch(() => {
+        this.logger.warn('Tidying did not work this time; it is tried again in ten minutes.');
+      });
+    }, everyMilliseconds);
+    this.timer.unref();
+  }
+
+  onApplicationShutdown(): void {
+    clearInterval(this.timer);
+  }
+
+  async tidy(): Promise<void> {
+    await this.source.transaction(async (manager) => {
+      const [lock] = await rows<{ readonly ours: boolean }>(manager, 'SELECT pg_try_advisory_xact_lock($1, 0) AS ours', [locks.tidy]);
+      if (!lock?.ours) return;
+      // a page that was away for longer reads everything anew
+      await manager.query(`DELETE FROM event WHERE at < now() - interval '2 hours'`);
+      await manager.query(`DELETE FROM presence WHERE seen_at < now() - interval '10 minutes'`);
+      await manager.query(`DELETE FROM sign_in_try WHERE at < now() - interval '10 minutes'`);
+      await manager.query(`DELETE FROM invitation WHERE ends_at < now() - interval '30 days'`);
+      await this.health.tidy(manager);
+    });
+  }
+}

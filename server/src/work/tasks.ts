@@ -1,0 +1,21 @@
+import type { FieldProblem } from '@leiter/contract';
+import type { LibraryFault, LibraryIntake, Result } from '@leiter/core';
+
+/** What the worker is asked, by task. */
+export interface Tasks {
+  /** Reads the text of a library file beside the entries that a club has. */
+  readonly readLibraryFile: { readonly text: string; readonly current: readonly string[] };
+  /** Sets a document of pdfmake. */
+  readonly setPaper: { readonly document: object };
+}
+
+export type LibraryFileFault =
+  | { readonly kind: 'unreadable'; readonly words: string }
+  | { readonly kind: 'fields'; readonly fields: readonly FieldProblem[] }
+  | { readonly kind: 'entries'; readonly faults: readonly LibraryFault[] };
+
+/** What it answers, by task. */
+export interface Answers {
+  readonly readLibraryFile: Result<LibraryIntake, LibraryFileFault>;
+  readonly setPaper: Uint8Array;
+}

@@ -1,0 +1,45 @@
+import { Injectable, type OnApplicationShutdown } from '@nestjs/common';
+import { Piscina } from 'piscina';
+import { ProblemException } from '../http/problem.js';
+import { root } from '../root.js';
+import type { Answers, Tasks } from './tasks.js';
+
+/** Heavy work runs beside, in threads, so that nobody else waits for it: what was built runs there, also where tests run the source. */
+const script = `${root}server/dist/work/worker.js`;
+const mostWaiting = 8;
+
+@Injectable()
+export class WorkersService implements OnApplicationShutdown {
+  private readonly pool = new Piscina({
+    filename: script,
+    minThreads: 0,
+    maxThreads: 1,
+    maxQueue: mostWaiting,
+    idleTimeout: 60_000,
+    // nothing of how this process was started, or of its secrets, goes along
+    execArgv: [],
+    env: {},
+    // a thread that would take the whole machine ends instead
+    resourceLimits: { maxOldGenerationSizeMb: 1024 },
+  });
+
+  /** @throws 503 where too much waits already */
+  async run<Name extends keyof Tasks>(name: Name, task: Tasks[Name]): Promise<Answers[Name]> {
+    try {
+      return (await this.pool.run(task, { name })) as Answers[Name]; // each task is a function of that name in worker.ts
+    } catch (error) {
+      if (
+        error instanceof Error &&
+        /Task queue is at limit|ERR_WORKER_OUT_OF_MEMORY|terminating worker/i.test(
+          `${error.message} ${'code' in error ? String(error.code) : ''}`,
+        )
+      )
+        throw new ProblemException(503, 'Too much is being worked on at this moment. Nothing was stored; try again in a moment.');
+      throw error;
+    }
+  }
+
+  async onApplicationShutdown(): Promise<void> {
+    await this.pool.destroy();
+  }
+}

@@ -1,0 +1,40 @@
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useNavigate } from 'react-router';
+import { Loaded, Page, Panel } from '../shared/page';
+import { PasswordForm } from './password-form';
+import { TeachingRoomForm } from './teaching-room-form';
+import { useSession, useSignOut } from '../queries/session.queries';
+
+/** The person who is signed in. */
+export function MePage() {
+  const session = useSession();
+  const signOut = useSignOut();
+  const navigate = useNavigate();
+  return (
+    <Page title="You">
+      <Panel label="You">
+        <Loaded query={session} what="person">
+          {(signedIn) => (
+            <>
+              <Typography variant="h2">{signedIn?.person.name}</Typography>
+              <Typography sx={{ mb: 2 }}>
+                {signedIn?.person.email} · {signedIn?.person.role} at {signedIn?.club.name}
+              </Typography>
+              <Button
+                variant="outlined"
+                onClick={() => {
+                  signOut.mutate(undefined, { onSuccess: () => void navigate('/sign-in') });
+                }}
+              >
+                Sign out
+              </Button>
+              {signedIn && <PasswordForm />}
+              {signedIn && signedIn.person.role !== 'assistant' && <TeachingRoomForm room={signedIn.room} />}
+            </>
+          )}
+        </Loaded>
+      </Panel>
+    </Page>
+  );
+}

@@ -1,0 +1,66 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { Refused } from '../../shared/page';
+import { TextButton } from '../../shared/text-button';
+import { useTakeBackGrade } from '../../queries/children.queries';
+
+/** Takes the last grade back, where it was given by mistake: with a reason, which stays with the child. */
+export function TakeBackGrade({
+  childId,
+  grade,
+}: {
+  readonly childId: string;
+  readonly grade: { readonly id: string; readonly name: string };
+}) {
+  const takeBack = useTakeBackGrade(childId);
+  const [reason, setReason] = useState<string | null>(null);
+  if (reason === null)
+    return (
+      <Box sx={{ textAlign: 'center', fontSize: 14, mt: 0.5 }}>
+        <TextButton
+          label={`Take ${grade.name} back`}
+          onClick={() => {
+            setReason('');
+          }}
+        />
+      </Box>
+    );
+  return (
+    <Box
+      component="form"
+      aria-label={`Take ${grade.name} back`}
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (reason.trim() !== '') takeBack.mutate({ gradeId: grade.id, reason: reason.trim() });
+      }}
+      sx={{ display: 'grid', gap: 1, mt: 1 }}
+    >
+      <Refused error={takeBack.error} />
+      <TextField
+        label={`Why ${grade.name} is taken back`}
+        value={reason}
+        autoFocus
+        onChange={(event) => {
+          setReason(event.target.value);
+        }}
+        slotProps={{ htmlInput: { maxLength: 300 } }}
+      />
+      <Box sx={{ display: 'flex', gap: 1 }}>
+        <Button
+          size="small"
+          variant="outlined"
+          onClick={() => {
+            setReason(null);
+          }}
+        >
+          Cancel
+        </Button>
+        <Button size="small" type="submit" variant="contained" disabled={reason.trim() === '' || takeBack.isPending}>
+          Take it back
+        </Button>
+      </Box>
+    </Box>
+  );
+}

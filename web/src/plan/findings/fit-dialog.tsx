@@ -1,0 +1,130 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Typography from '@mui/material/Typography';
+import {
+  clockText,
+  doseText,
+  findItem,
+  fitToClock,
+  type ClassPlan,
+  type EvaluationContext,
+  type FitStep,
+  type Library,
+  type PlanEdit,
+} from '@leiter/core';
+import { useMemo, useState } from 'react';
+import { plural } from '../../shared/words';
+import { palette } from '../../shared/palette';
+
+interface Props {
+  readonly plan: ClassPlan;
+  readonly library: Library;
+  readonly context: EvaluationContext;
+  readonly onTake: (edits: readonly PlanEdit[]) => void;
+  readonly onClose: () => void;
+}
+
+/** The least harmful way to end on time, as a list of edits that are taken singly or all. */
+export function FitDialog({ plan, library, context, onTake, onClose }: Props) {
+  const fit = useMemo(() => fitToClock(plan, library, context), [plan, library, context]);
+  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const taken = fit.steps.filter(({ item }) => !left.has(item));
+  const saved = taken.reduce((sum, { savesSeconds }) => sum + savesSeconds, 0);
+  const titles = {
+    fits: 'It ends on time',
+    shorten: 'To end on time',
+    lengthen: 'There is time left',
+    cannot: 'It cannot end on time like this',
+  } as const;
+  return (
+    <Dialog open onClose={onClose} aria-labelledby="fit-title" maxWidth="sm" fullWidth>
+      <DialogTitle id="fit-title">{titles[fit.kind]}</DialogTitle>
+      <DialogContent>
+        {fit.kind === 'fits' && <Typography>Nothing to trim, and nothing that more time would help.</Typography>}
+        {fit.kind === 'cannot' && (
+          <Typography>
+            Even with every dose halved and what may be left out left out, it runs over. Take something out of the focus, or move part of it
+            to the next class.
+          </Typography>
+        )}
+        {fit.steps.length > 0 && (
+          <>
+            <Typography sx={{ mb: 1 }}>
+              {fit.kind === 'shorten'
+                ? 'The least harmful way: the cool-down, talks, drinks and what something later needs stay as they are; sides stay equal.'
+                : 'Practice gets it: the skill of the day first.'}
+            </Typography>
+            <Box component="ul" aria-label="Edits" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+              {fit.steps.map((step) => (
+                <Box component="li" key={step.item} sx={{ borderTop: `1px solid ${palette.line}`, display: 'flex', alignItems: 'center' }}>
+                  <FormControlLabel
+                    sx={{ flex: 1 }}
+                    control={
+                      <Checkbox
+                        checked={!left.has(step.item)}
+                        onChange={(event) => {
+                          const others = new Set(left);
+                          if (event.target.checked) others.delete(step.item);
+                          else others.add(step.item);
+                          setLeft(others);
+                        }}
+                      />
+                    }
+                    label={stepWords(step, plan, library)}
+                  />
+                  <Box sx={{ color: palette.soft }}>
+                    {step.savesSeconds >= 0 ? '−' : '+'}
+                    {clockText(Math.abs(step.savesSeconds))}
+                  </Box>
+                </Box>
+              ))}
+            </Box>
+            <Typography role="status" sx={{ mt: 1.5 }}>
+              Together {saved >= 0 ? 'shorter' : 'longer'} by about <strong>{clockText(Math.abs(saved))}</strong>.
+            </Typography>
+          </>
+        )}
+      </DialogContent>
+      <DialogActions sx={{ p: 2 }}>
+        <Button variant="outlined" onClick={onClose}>
+          {fit.steps.length > 0 ? 'Cancel' : 'Close'}
+        </Button>
+        {fit.steps.length > 0 && (
+          <Button
+            variant="contained"
+            disabled={taken.length === 0}
+            onClick={() => {
+              onTake(taken.map(({ edit }) => edit));
+              onClose();
+            }}
+          >
+            {taken.length === fit.steps.length ? 'Take all' : `Take ${String(taken.length)}`}
+          </Button>
+        )}
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+function stepWords({ item: id, edit }: FitStep, plan: ClassPlan, library: Library): string {
+  const item = findItem(plan, id)?.item;
+  const name = item ? (library.get(item.movement)?.name ?? item.movement) : 'An item';
+  switch (edit.kind) {
+    case 'remove':
+      return `Leave out ${name}`;
+    case 'set-dose':
+      return `${name}: ${doseText(edit.dose)}${item ? ` instead of ${doseText(item.dose)}` : ''}`;
+    case 'set-familiarity':
+      return `${name}: they know it, explain it short`;
+    case 'set-circuit':
+      return `The circuit from ${name} on: ${plural(edit.rounds, 'round', 'rounds')} instead of ${String(plan.circuits?.find(({ id: own }) => own === edit.circuit)?.rounds ?? 1)}`;
+    default:
+      return name;
+  }
+}

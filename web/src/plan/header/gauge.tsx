@@ -1,0 +1,85 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Popover from '@mui/material/Popover';
+import { clockText, timeOfDay, type Timeline } from '@leiter/core';
+import { useState } from 'react';
+import { FigureRow } from '../../shared/figure-row';
+import { headingFont, palette } from '../../shared/palette';
+import { totalParts } from '../editing/class-parts';
+
+/** How much of the slot the plan takes, and when it ends on the clock. */
+export function Gauge({
+  timeline,
+  lengthMinutes,
+  startsAt,
+}: {
+  readonly timeline: Timeline;
+  readonly lengthMinutes: number;
+  readonly startsAt: string;
+}) {
+  const { totalSeconds } = timeline;
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const slot = lengthMinutes * 60;
+  const inHand = slot - Math.round(totalSeconds);
+  const isOver = inHand < 0;
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.25 }}>
+      <Box
+        aria-hidden="true"
+        sx={{
+          width: 130,
+          height: 12,
+          border: `1.5px solid ${palette.ink}`,
+          borderRadius: '7px',
+          overflow: 'hidden',
+          backgroundColor: '#FFFFFF',
+        }}
+      >
+        <div
+          style={{
+            width: `${String(Math.min(100, (totalSeconds / slot) * 100))}%`,
+            height: '100%',
+            backgroundColor: isOver ? palette.stop : palette.primary,
+          }}
+        />
+      </Box>
+      <Box role="status" aria-label="Time of the plan" sx={{ fontFamily: headingFont, fontSize: 15.5, whiteSpace: 'nowrap' }}>
+        <strong>{clockText(totalSeconds)}</strong> of {lengthMinutes}:00 ·{' '}
+        <span style={{ color: isOver ? palette.stop : 'inherit', fontWeight: isOver ? 700 : 400 }}>
+          {isOver ? `${clockText(-inHand)} over` : `${clockText(inHand)} in hand`}
+        </span>{' '}
+        · ends {timeOfDay(startsAt, totalSeconds)}
+      </Box>
+      <Button
+        size="small"
+        aria-label="What the time is made of"
+        aria-haspopup="dialog"
+        onClick={(event) => {
+          setAnchor(event.currentTarget);
+        }}
+        sx={{ minWidth: 0, px: 0.75 }}
+      >
+        …
+      </Button>
+      {anchor && (
+        <Popover
+          open
+          anchorEl={anchor}
+          onClose={() => {
+            setAnchor(null);
+          }}
+          anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
+          transformOrigin={{ vertical: 'top', horizontal: 'right' }}
+          slotProps={{ paper: { role: 'dialog', 'aria-label': 'What the time is made of' } }}
+        >
+          <Box component="dl" sx={{ m: 0, p: 1.5, width: 270 }}>
+            {totalParts(timeline).map(([name, value]) => (
+              <FigureRow key={name} label={name} value={value} />
+            ))}
+            <FigureRow label={isOver ? 'Over' : 'In hand'} value={clockText(Math.abs(inHand))} />
+          </Box>
+        </Popover>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,29 @@
+import Box from '@mui/material/Box';
+import type { ClassPlan } from '@leiter/core';
+import type { SaveState } from '../../shared/document-session/use-document-session';
+import { palette } from '../../shared/palette';
+
+/** What is saved, what is not yet, and why. */
+export function SaveNote({ state, changedBy }: { readonly state: SaveState<ClassPlan>; readonly changedBy: string | null }) {
+  return (
+    <Box role="status" aria-live="polite" sx={{ fontSize: 13.5, color: state.kind === 'refused' ? palette.stop : palette.soft }}>
+      {state.kind === 'saved' && changedBy !== null ? `${changedBy} changed it: shown` : words(state)}
+    </Box>
+  );
+}
+
+function words(state: SaveState<ClassPlan>): string {
+  switch (state.kind) {
+    case 'saved':
+      return 'saved';
+    case 'saving':
+    case 'unsaved':
+      return 'saving …';
+    case 'waiting':
+      return 'kept here, saved when there is an answer';
+    case 'refused':
+      return `not saved: ${state.errors[0]?.replace(/^[^:]*: /, '') ?? state.why}`;
+    case 'conflict':
+      return 'changed by two: see below';
+  }
+}

@@ -1,0 +1,66 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { ClassPageResponse } from '@leiter/contract';
+import type { ClassPlan, Evaluation, Library } from '@leiter/core';
+import { Link } from 'react-router';
+import { palette } from '../../shared/palette';
+import { plural } from '../../shared/words';
+import { ClassFigures } from './class-figures';
+
+/** What is opened or done from the class as a whole. */
+export type ClassAction = 'fit' | 'who' | 'calm' | 'talk' | 'keep' | 'file';
+
+interface Props {
+  readonly page: ClassPageResponse;
+  readonly plan: ClassPlan;
+  readonly evaluation: Evaluation;
+  readonly library: Library;
+  readonly onAction: (action: ClassAction) => void;
+}
+
+const actions: readonly (readonly [ClassAction, string])[] = [
+  ['fit', 'Fit to the clock'],
+  ['who', 'Who does what'],
+  ['calm', 'Calmer order'],
+  ['talk', 'Safety talk'],
+  ['keep', 'Keep as a template'],
+  ['file', 'Import a plan file'],
+];
+
+/** The class as a whole: what can be done with it, its figures, who is coming. */
+export function ClassInspector({ page, plan, evaluation, library, onAction }: Props) {
+  const away = page.children.filter(({ attendance }) => attendance === 'absent');
+  return (
+    <>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, mb: 2 }}>
+        {actions.map(([action, label]) => (
+          <Button
+            key={action}
+            variant="outlined"
+            size="small"
+            onClick={() => {
+              onAction(action);
+            }}
+          >
+            {label}
+          </Button>
+        ))}
+        <Button variant="outlined" size="small" component={Link} to={`/classes/${page.class.id}/compare`}>
+          Beside earlier classes
+        </Button>
+      </Box>
+      <ClassFigures page={page} plan={plan} evaluation={evaluation} library={library} />
+      <Typography variant="h2" sx={{ mb: 0.5 }}>
+        {plural(page.children.length - away.length, 'child', 'children')} expected
+      </Typography>
+      <Typography variant="body2" sx={{ color: palette.soft }}>
+        {page.children
+          .filter(({ attendance }) => attendance !== 'absent')
+          .map(({ name, ageYears }) => `${name} ${String(ageYears)}`)
+          .join(', ')}
+        {away.length > 0 && ` · away: ${away.map(({ name }) => name).join(', ')}`}
+      </Typography>
+    </>
+  );
+}

@@ -1,0 +1,119 @@
+import Box from '@mui/material/Box';
+import TextField from '@mui/material/TextField';
+import { doseLimits, doseText, numbersOf, readDose, sameDose, writeDose, type Dose, type DoseNumber } from '@leiter/core';
+import { memo } from 'react';
+import { useStable } from '../../shared/use-stable';
+import { numberIn } from '../../shared/number-in';
+import { useTyped } from '../../shared/use-typed';
+
+const numberWords: Readonly<Record<DoseNumber, string>> = {
+  sets: 'Sets',
+  reps: 'Reps',
+  secondsPerRep: 'Seconds each',
+  restSeconds: 'Rest s',
+  holdSeconds: 'Hold s',
+  seconds: 'Seconds',
+  eights: '8-counts',
+  bpm: 'Beats a minute',
+  repeats: 'Times',
+  countIn: 'Count-in',
+};
+
+/**
+ * A dose as one writes it: `3x8`, `2x20s`, `4 min`, `8x8 @ 96`; what is not written stays as it is. It counts when it is written to
+ * its end – with Enter, or as the field is left: `3x30s` is no `3` and no `3x3` on the way.
+ */
+export function TypedDose({ dose, onChange }: { readonly dose: Dose; readonly onChange: (dose: Dose) => void }) {
+  const written = writeDose(dose);
+  const [typed, setTyped] = useTyped(written);
+  const read = readDose(typed, dose);
+  const take = (): void => {
+    if (!read || typed === written) return;
+    if (sameDose(read, dose)) setTyped(written);
+    else onChange(read);
+  };
+  return (
+    <TextField
+      fullWidth
+      label="Dose"
+      value={typed}
+      error={!read}
+      helperText={!read ? 'Write 3x8, 2x20s, 4 min or 8x8 @ 96.' : typed === written ? undefined : doseText(read)}
+      sx={{ mb: 1.25 }}
+      onChange={(event) => {
+        setTyped(event.target.value);
+      }}
+      onBlur={take}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') take();
+        if (event.key === 'Escape') setTyped(written);
+      }}
+    />
+  );
+}
+
+export function DoseFields({ dose, onChange }: { readonly dose: Dose; readonly onChange: (dose: Dose) => void }) {
+  const change = useStable((name: DoseNumber, number: number) => {
+    // the name comes from this very dose
+    onChange({ ...dose, [name]: number });
+  });
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(58px, 1fr))', gap: 0.75, mb: 1.25 }}>
+      {numbersOf(dose).map(([name, value]) => (
+        <DoseNumberField key={name} name={name} value={value} onChange={change} />
+      ))}
+    </Box>
+  );
+}
+
+const DoseNumberField = memo(function DoseNumberField({
+  name,
+  value,
+  onChange,
+}: {
+  readonly name: DoseNumber;
+  readonly value: number;
+  readonly onChange: (name: DoseNumber, value: number) => void;
+}) {
+  const change = useStable((number: number) => {
+    onChange(name, number);
+  });
+  const { least, most, isWhole } = doseLimits[name];
+  return <NumberField label={numberWords[name]} value={value} least={least} most={most} isWhole={isWhole} onChange={change} />;
+});
+
+/** Takes over a number as soon as it is one that can be; until then it stays as typed and says its limits. */
+export const NumberField = memo(function NumberField({
+  label,
+  value,
+  least,
+  most,
+  isWhole = false,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: number;
+  readonly least: number;
+  readonly most: number;
+  readonly isWhole?: boolean;
+  readonly onChange: (value: number) => void;
+}) {
+  const [typed, setTyped] = useTyped(String(value));
+  const number = numberIn(typed);
+  const isRight = number !== null && number >= least && number <= most && (!isWhole || Number.isInteger(number));
+  return (
+    <TextField
+      label={label}
+      value={typed}
+      error={!isRight}
+      {...(isRight ? {} : { helperText: `${isWhole ? 'whole, ' : ''}${String(least)}–${String(most)}` })}
+      onChange={(event) => {
+        const next = numberIn(event.target.value);
+        const fits = next !== null && next >= least && next <= most && (!isWhole || Number.isInteger(next));
+        setTyped(event.target.value, fits ? String(next) : String(value));
+        if (fits && next !== value) onChange(next);
+      }}
+      slotProps={{ htmlInput: { inputMode: isWhole ? 'numeric' : 'decimal' } }}
+    />
+  );
+});

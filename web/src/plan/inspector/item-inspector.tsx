@@ -1,0 +1,81 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { type ClassPlan, type Dose, type ItemTotal, type MusicGap, type PlanEdit, type Track } from '@leiter/core';
+import { palette } from '../../shared/palette';
+import { useStable } from '../../shared/use-stable';
+import { circuitWithNext } from '../editing/plan-keys';
+import { CircuitFields } from './circuit-fields';
+import { DoseFields, TypedDose } from './dose-fields';
+import { FocusButton, FamiliarityField, SidesField, TiersField, WordsField } from './item-fields';
+import { MusicFields } from './music-fields';
+import { TimeParts, type LearnedPace } from './time-parts';
+
+interface Props {
+  readonly plan: ClassPlan;
+  /** The item where it comes first, and what it takes in all its rounds. */
+  readonly total: ItemTotal;
+  readonly pace: LearnedPace | undefined;
+  readonly gap: MusicGap | undefined;
+  readonly onFitMusic: () => void;
+  readonly onEdit: (edits: readonly PlanEdit[]) => void;
+}
+
+/** One item: how much, which sides, which versions, what to say, and what its time is made of. */
+export function ItemInspector({ plan, total, pace, gap, onFitMusic, onEdit }: Props) {
+  const { first: timed } = total;
+  const { item, movement } = timed;
+  const circuit = plan.circuits?.find(({ id }) => id === item.circuit);
+  const stations = plan.sections.flatMap(({ items }) => items).filter((one) => circuit && one.circuit === circuit.id).length;
+  const setDose = (dose: Dose): void => {
+    onEdit([{ kind: 'set-dose', item: item.id, dose }]);
+  };
+  // the fields below the dose are drawn anew only when they change: a key must be painted at once
+  const join = useStable(() => {
+    const edit = circuitWithNext(plan, item.id);
+    if (edit) onEdit([edit]);
+  });
+  const setMusic = useStable((music: Track | null) => {
+    onEdit([{ kind: 'set-item-music', item: item.id, music }]);
+  });
+  const fitMusic = useStable(onFitMusic);
+  return (
+    <Box component="section" aria-label={`Item ${movement.name}`} sx={{ mb: 2.5 }}>
+      <Typography variant="h2">{movement.name}</Typography>
+      <Typography variant="body2" sx={{ color: palette.soft, mb: 1.25 }}>
+        {movement.plainMeaning}
+      </Typography>
+      <TypedDose key={`typed ${item.id}`} dose={item.dose} onChange={setDose} />
+      <DoseFields key={item.id} dose={item.dose} onChange={setDose} />
+      <SidesField id={item.id} sides={item.sides} of={movement.sides} onEdit={onEdit} />
+      <TiersField id={item.id} tiers={item.tiers} movement={movement} onEdit={onEdit} />
+      <Box sx={{ display: 'flex', gap: 1, mb: 1.25 }}>
+        <FamiliarityField id={item.id} said={item.familiarity} reckoned={timed.familiarity} onEdit={onEdit} />
+        <FocusButton movement={movement.slug} focus={plan.focus} onEdit={onEdit} />
+      </Box>
+      <WordsField
+        key={`words ${item.id}`}
+        id={item.id}
+        cue={item.cue ?? ''}
+        note={item.note ?? ''}
+        suggestion={movement.cues[0] ?? ''}
+        onEdit={onEdit}
+      />
+      <TimeParts total={total} pace={pace} />
+      <CircuitFields
+        circuit={circuit}
+        stations={stations}
+        hasNext={circuitWithNext(plan, item.id) !== null}
+        onJoin={join}
+        onEdit={onEdit}
+      />
+      <MusicFields
+        key={`music ${item.id}`}
+        music={item.music}
+        gap={gap}
+        startSeconds={Math.round(timed.parts.work / 10) * 10}
+        onChange={setMusic}
+        onFit={fitMusic}
+      />
+    </Box>
+  );
+}

@@ -1,0 +1,135 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { clockText, musicSettings, trackLimits, type MusicGap, type Track } from '@leiter/core';
+import { memo } from 'react';
+import { palette } from '../../shared/palette';
+import { useTyped } from '../../shared/use-typed';
+import { readLength } from '../editing/track-length';
+
+interface Props {
+  readonly music: Track | undefined;
+  readonly gap: MusicGap | undefined;
+  /** How long a track is taken to be before somebody says it: what is done now. */
+  readonly startSeconds: number;
+  readonly onChange: (music: Track | null) => void;
+  readonly onFit: () => void;
+}
+
+/** The music of a section or an item: its length and beat, and how far it and what is done to it are apart. */
+export const MusicFields = memo(function MusicFields({ music, gap, startSeconds, onChange, onFit }: Props) {
+  const begin = (): void => {
+    const { least, most } = trackLimits.seconds;
+    onChange({ name: '', seconds: Math.max(least, Math.min(most, Math.round(startSeconds))), bpm: null });
+  };
+  return (
+    <Box component="section" aria-label="Music" sx={{ mt: 2 }}>
+      <Typography variant="h3" sx={{ mb: 0.75 }}>
+        {music ? 'To music' : 'Without music'}
+      </Typography>
+      {!music && (
+        <Button variant="outlined" size="small" onClick={begin}>
+          Do it to a piece of music
+        </Button>
+      )}
+      {music && (
+        <>
+          <TrackFields music={music} onChange={onChange} />
+          {gap && (
+            <Box role="status" sx={{ fontSize: 14, my: 1 }}>
+              {gapWords(gap)}
+            </Box>
+          )}
+          <Box sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap' }}>
+            {gap && Math.abs(gap.gapSeconds) >= 0.5 && (
+              <Button variant="outlined" size="small" onClick={onFit}>
+                Fit it to the music
+              </Button>
+            )}
+            <Button
+              variant="outlined"
+              size="small"
+              onClick={() => {
+                onChange(null);
+              }}
+            >
+              Without music
+            </Button>
+          </Box>
+        </>
+      )}
+    </Box>
+  );
+});
+
+/** How far a track and what is done to it are apart, as a sentence. */
+export function gapWords({ doneSeconds, gapSeconds }: MusicGap): string {
+  const done = `Moving to it takes ${clockText(doneSeconds)}`;
+  if (Math.abs(gapSeconds) <= musicSettings.togetherSeconds) return `${done}: it ends with the music.`;
+  return gapSeconds > 0
+    ? `${done}: ${clockText(gapSeconds)} of music are left over.`
+    : `${done}: the music ends ${clockText(Math.abs(gapSeconds))} too early.`;
+}
+
+function TrackFields({ music, onChange }: { readonly music: Track; readonly onChange: (music: Track) => void }) {
+  const [name, setName] = useTyped(music.name);
+  const [length, setLength] = useTyped(clockText(music.seconds));
+  const [bpm, setBpm] = useTyped(music.bpm === null ? '' : String(music.bpm));
+  const seconds = lengthWithin(length);
+  const beat = beatWithin(bpm);
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 68px 68px', gap: 0.75, color: palette.ink }}>
+      <TextField
+        label="Its name"
+        value={name}
+        onChange={(event) => {
+          setName(event.target.value);
+        }}
+        onBlur={() => {
+          if (name !== music.name) onChange({ ...music, name: name.trim() });
+        }}
+        slotProps={{ htmlInput: { maxLength: 120 } }}
+      />
+      <TextField
+        label="Length"
+        value={length}
+        error={seconds === null}
+        {...(seconds === null ? { helperText: 'like 3:20' } : {})}
+        onChange={(event) => {
+          setLength(event.target.value);
+        }}
+        onBlur={() => {
+          if (seconds !== null && seconds !== music.seconds) onChange({ ...music, seconds });
+        }}
+      />
+      <TextField
+        label="bpm"
+        value={bpm}
+        error={beat === undefined}
+        {...(beat === undefined ? { helperText: `${String(trackLimits.bpm.least)}–${String(trackLimits.bpm.most)}` } : {})}
+        onChange={(event) => {
+          setBpm(event.target.value);
+        }}
+        onBlur={() => {
+          if (beat !== undefined && beat !== music.bpm) onChange({ ...music, bpm: beat });
+        }}
+        slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+      />
+    </Box>
+  );
+}
+
+function lengthWithin(typed: string): number | null {
+  const seconds = readLength(typed);
+  const { least, most } = trackLimits.seconds;
+  return seconds !== null && seconds >= least && seconds <= most ? seconds : null;
+}
+
+/** Null for nothing typed, undefined for what is no beat. */
+function beatWithin(typed: string): number | null | undefined {
+  if (typed.trim() === '') return null;
+  const { least, most } = trackLimits.bpm;
+  const beat = Number(typed);
+  return beat >= least && beat <= most ? beat : undefined;
+}

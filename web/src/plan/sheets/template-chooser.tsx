@@ -1,0 +1,113 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { ClassPageResponse, TemplateResponse } from '@leiter/contract';
+import {
+  itemTotals,
+  ageBandOf,
+  clockText,
+  fillSlot,
+  meanAge,
+  planFromTemplate,
+  sectionKinds,
+  templatesFor,
+  type ClassPlan,
+  type Library,
+} from '@leiter/core';
+import { palette } from '../../shared/palette';
+import { plural } from '../../shared/words';
+import { removeTemplate } from '../../queries/class.queries';
+import { contextOf, evaluationOf } from '../../queries/evaluation';
+import { EarlierClasses } from './earlier-classes';
+
+interface Props {
+  readonly page: ClassPageResponse;
+  readonly templates: readonly TemplateResponse[];
+  readonly library: Library;
+  readonly onStart: (plan: ClassPlan) => void;
+}
+
+const newId = (): string => crypto.randomUUID();
+
+/** A class without a plan: start from a whole running order that fits, or from empty sections. */
+export function TemplateChooser({ page, templates, library, onStart }: Props) {
+  const context = contextOf(page);
+  const fitting = templatesFor(templates, {
+    programme: page.class.programme,
+    lengthMinutes: page.class.lengthMinutes,
+    ageBand: ageBandOf(meanAge(context.agesYears)),
+  });
+  return (
+    <Box sx={{ p: 4, maxWidth: 720, overflowY: 'auto' }}>
+      <Typography variant="h2">This class has no plan yet</Typography>
+      <Typography sx={{ mb: 2 }}>
+        Start from a running order that is whole as it stands, and change what today wants. The first one fits this group best.
+      </Typography>
+      <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+        {fitting.map((template, index) => {
+          const started = planFromTemplate(template, library, newId);
+          if (!started.ok) return null;
+          const plan = fillSlot(started.value, library, context);
+          const { timeline } = evaluationOf(plan, library, page);
+          return (
+            <Box
+              component="li"
+              key={template.slug}
+              sx={{ borderTop: `1px solid ${palette.line}`, py: 1.5, display: 'flex', alignItems: 'center', gap: 2 }}
+            >
+              <Box sx={{ flex: 1 }}>
+                <Typography variant="h3">
+                  {template.name}
+                  {template.ownId !== null && ' – of the club'}
+                </Typography>
+                <Typography variant="body2" sx={{ color: palette.soft }}>
+                  {plural(itemTotals(timeline.items).size, 'item', 'items')} · {clockText(timeline.totalSeconds)} with this group · for{' '}
+                  {template.lengthMinutes} minutes, {template.ageBand} years · focus{' '}
+                  {template.focus.map((slug) => library.get(slug)?.name.toLowerCase() ?? slug).join(', ')}
+                </Typography>
+              </Box>
+              {template.ownId !== null && (
+                <Button
+                  variant="outlined"
+                  aria-label={`Put away ${template.name}`}
+                  onClick={() => {
+                    void removeTemplate(template.ownId ?? '');
+                  }}
+                >
+                  Put away
+                </Button>
+              )}
+              <Button
+                variant={index === 0 ? 'contained' : 'outlined'}
+                autoFocus={index === 0}
+                aria-label={`Start from ${template.name}`}
+                onClick={() => {
+                  onStart(plan);
+                }}
+              >
+                Start from this
+              </Button>
+            </Box>
+          );
+        })}
+        <Box component="li" sx={{ borderTop: `1px solid ${palette.line}`, py: 1.5, display: 'flex', alignItems: 'center', gap: 2 }}>
+          <Box sx={{ flex: 1 }}>
+            <Typography variant="h3">Empty sections</Typography>
+            <Typography variant="body2" sx={{ color: palette.soft }}>
+              Opening to closing, nothing in them yet
+            </Typography>
+          </Box>
+          <Button
+            variant="outlined"
+            onClick={() => {
+              onStart({ sections: sectionKinds.map((kind) => ({ id: newId(), kind, items: [] })), focus: [] });
+            }}
+          >
+            Start empty
+          </Button>
+        </Box>
+      </Box>
+      <EarlierClasses page={page} library={library} onStart={onStart} />
+    </Box>
+  );
+}

@@ -1,0 +1,101 @@
+import type {
+  AddChildRequest,
+  ChangeChildRequest,
+  ChildPageResponse,
+  ChildResponse,
+  ChildrenImportResponse,
+  HealthNotes,
+} from '@leiter/contract';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { api } from '../shared/api';
+import { queryClient } from '../shared/query-client';
+
+export function useChildren() {
+  return useQuery({ queryKey: ['children'], queryFn: () => api<readonly ChildResponse[]>('GET', 'children') });
+}
+
+export function useChildPage(id: string) {
+  return useQuery({ queryKey: ['child', id], queryFn: () => api<ChildPageResponse>('GET', `children/${id}`) });
+}
+
+export async function addChild(request: AddChildRequest): Promise<ChildResponse> {
+  const child = await api<ChildResponse>('POST', 'children', request);
+  await queryClient.invalidateQueries();
+  return child;
+}
+
+export async function changeChild(id: string, request: ChangeChildRequest): Promise<ChildResponse> {
+  const child = await api<ChildResponse>('PATCH', `children/${id}`, request);
+  await queryClient.invalidateQueries();
+  return child;
+}
+
+export function useChangeChild(id: string) {
+  return useMutation({ mutationFn: (request: ChangeChildRequest) => changeChild(id, request) });
+}
+
+/** Stores what the family told of a child's health; plans of its groups are reckoned anew with it. */
+export function useSaveHealthNotes(id: string) {
+  return useMutation({
+    mutationFn: (request: HealthNotes) => api<HealthNotes>('PUT', `children/${id}/health-notes`, request),
+    // where somebody wrote meanwhile, that is what one has to see
+    onSettled: () => queryClient.invalidateQueries(),
+  });
+}
+
+export function useEraseChild(id: string) {
+  return useMutation({
+    mutationFn: () => api<undefined>('DELETE', `children/${id}`),
+    onSuccess: () => queryClient.invalidateQueries({ queryKey: ['children'] }),
+  });
+}
+
+export function useAwardGrade(id: string) {
+  return useMutation({
+    mutationFn: (gradeId: string) => api<ChildPageResponse>('POST', `children/${id}/grades`, { gradeId }),
+    onSuccess: (page) => {
+      queryClient.setQueryData(['child', id], page);
+      void queryClient.invalidateQueries({ queryKey: ['children'] });
+      void queryClient.invalidateQueries({ queryKey: ['board'] });
+      void queryClient.invalidateQueries({ queryKey: ['today'] });
+    },
+  });
+}
+
+/** Takes back a grade that was given by mistake, with the reason. */
+export function useTakeBackGrade(id: string) {
+  return useMutation({
+    mutationFn: ({ gradeId, reason }: { readonly gradeId: string; readonly reason: string }) =>
+      api<ChildPageResponse>('POST', `children/${id}/grades/${gradeId}/take-back`, { reason }),
+    onSuccess: (page) => {
+      queryClient.setQueryData(['child', id], page);
+      return queryClient.invalidateQueries();
+    },
+  });
+}
+
+/** Moves a child that finishes a grade on an earlier version over to the newest. */
+export function useMoveOver(id: string) {
+  return useMutation({
+    mutationFn: (programme: string) => api<ChildPageResponse>('POST', `children/${id}/newest-ladder`, { programme }),
+    onSuccess: (page) => {
+      queryClient.setQueryData(['child', id], page);
+      void queryClient.invalidateQueries({ queryKey: ['board'] });
+    },
+  });
+}
+
+/** What taking in a list would do; nothing is stored. */
+export const lookAtChildren = (text: string): Promise<ChildrenImportResponse> =>
+  api<ChildrenImportResponse>('POST', 'children/table?dryRun=true', { text });
+
+export async function takeInChildren(text: string): Promise<ChildrenImportResponse> {
+  const taken = await api<ChildrenImportResponse>('POST', 'children/table', { text });
+  await queryClient.invalidateQueries();
+  return taken;
+}
+
+export async function undoChildrenImport(id: string): Promise<void> {
+  await api<undefined>('DELETE', `children/imports/${id}`);
+  await queryClient.invalidateQueries();
+}

@@ -1,0 +1,153 @@
+import type {
+  AddClassRequest,
+  Attendance,
+  ChangeClassRequest,
+  ClassPageResponse,
+  ClassResponse,
+  ComingClass,
+  PlanImportResponse,
+  PlanVersion,
+  SaveTemplateRequest,
+  StoredPlan,
+  TemplateResponse,
+} from '@leiter/contract';
+import { writePlan, type ClassPlan } from '@leiter/core';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { api, ApiError } from '../shared/api';
+import { putIn } from '../shared/put-in';
+import { queryClient } from '../shared/query-client';
+import { refreshSoon } from '../shared/refresh-soon';
+
+export const classKey = (id: string) => ['class', id] as const;
+
+export function useClassPage(id: string) {
+  return useQuery({ queryKey: classKey(id), queryFn: () => api<ClassPageResponse>('GET', `classes/${id}`) });
+}
+
+export function useComingClasses() {
+  return useQuery({ queryKey: ['coming'], queryFn: () => api<readonly ComingClass[]>('GET', 'coming-classes') });
+}
+
+export function useTemplates() {
+  return useQuery({
+    queryKey: ['templates'],
+    queryFn: () => api<readonly TemplateResponse[]>('GET', 'plan-templates'),
+    staleTime: Infinity,
+  });
+}
+
+/** Keeps a plan as a running order to start from. */
+export async function keepTemplate(request: SaveTemplateRequest): Promise<void> {
+  await api<TemplateResponse>('POST', 'plan-templates', request);
+  await queryClient.invalidateQueries({ queryKey: ['templates'] });
+}
+
+export async function removeTemplate(id: string): Promise<void> {
+  await api<undefined>('DELETE', `plan-templates/${id}`);
+  await queryClient.invalidateQueries({ queryKey: ['templates'] });
+}
+
+/** Puts a class on the calendar where it is not yet. */
+export function useAddClass() {
+  return useMutation({
+    mutationFn: (request: AddClassRequest) => api<ClassResponse>('POST', 'classes', request),
+    onSuccess: () => queryClient.invalidateQueries({ queryKey: ['coming'] }),
+  });
+}
+
+export function savePlan(classId: string, version: number, plan: ClassPlan): Promise<StoredPlan> {
+  return api<StoredPlan>('PUT', `classes/${classId}/plan`, { version, plan: writePlan(plan) });
+}
+
+/** Which version of the plan of a class is stored; asked where the server cannot tell. */
+export async function planVersion(classId: string): Promise<number> {
+  return (await api<PlanVersion>('GET', `classes/${classId}/plan/version`)).version;
+}
+
+/** All of a class anew. */
+export async function readClassPage(id: string): Promise<ClassPageResponse> {
+  const page = await api<ClassPageResponse>('GET', `classes/${id}`);
+  queryClient.setQueryData(classKey(id), page);
+  return page;
+}
+
+/** Puts the running order of a file into a class; with `isDryRun` it only says what would come with it. */
+export function takeInPlan(
+  classId: string,
+  { version, file, isDryRun }: { readonly version: number; readonly file: object; readonly isDryRun: boolean },
+): Promise<PlanImportResponse> {
+  return api<PlanImportResponse>('POST', `classes/${classId}/plan/import${isDryRun ? '?dryRun=true' : ''}`, { version, file });
+}
+
+/** Puts a stored plan where pages read it; the lists that show whether a class is planned are read anew. */
+export function noteStoredPlan(classId: string, stored: StoredPlan): void {
+  putIn<ClassPageResponse>(classKey(classId), (page) => ({ ...page, stored, class: { ...page.class, hasPlan: true } }));
+  refreshSoon(['coming']);
+  refreshSoon(['today']);
+}
+
+/** Undoes taking in a plan file: the plan reads again as before. */
+export async function undoPlanImport(classId: string, id: string): Promise<void> {
+  await api<undefined>('DELETE', `plan-imports/${id}`);
+  await readClassPage(classId);
+}
+
+/** Whether a child was there; null where what was said was a slip. */
+export interface AttendanceChange {
+  readonly childId: string;
+  readonly status: Attendance | null;
+}
+
+export function useAttendance(classId: string) {
+  return useMutation({
+    mutationFn: ({ childId, status }: AttendanceChange) => {
+      const path = `classes/${classId}/attendance/${childId}`;
+      return status === null ? api<undefined>('DELETE', path) : api<undefined>('PUT', path, { status });
+    },
+    // while there is no answer it is tried again, and what was said stays on the page
+    retry: (_count, error) => error instanceof ApiError && error.isAway,
+    retryDelay: 2000,
+    onMutate: ({ childId, status }) => {
+      queryClient.setQueryData<ClassPageResponse>(
+        classKey(classId),
+        (page) =>
+          page && { ...page, children: page.children.map((child) => (child.id === childId ? { ...child, attendance: status } : child)) },
+      );
+    },
+    onSettled: (_done, error) => {
+      if (!(error instanceof ApiError && error.isAway)) refreshSoon(classKey(classId));
+    },
+  });
+}
+
+export function useTeachingNoted(classId: string) {
+  return useMutation({
+    mutationFn: (request: ChangeClassRequest) => api<ClassResponse>('PATCH', `classes/${classId}`, request),
+    onSuccess: () => queryClient.invalidateQueries(),
+  });
+}
+
+export function storeItemTimes(
+  classId: string,
+  times: readonly { readonly itemId: string; readonly plannedSeconds: number; readonly realSeconds: number }[],
+): Promise<undefined> {
+  return api<undefined>('PUT', `classes/${classId}/item-times`, { times });
+}
+
+/** All classes of a group, the newest first. */
+export function useGroupClasses(groupId: string) {
+  return useQuery({
+    queryKey: ['group-classes', groupId],
+    queryFn: () => api<readonly ClassResponse[]>('GET', `groups/${groupId}/classes`),
+  });
+}
+
+/** The plan of any class; nothing where none is asked for. */
+export function useStoredPlan(classId: string | null) {
+  return useQuery({
+    queryKey: classKey(classId ?? ''),
+    queryFn: () => api<ClassPageResponse>('GET', `classes/${classId ?? ''}`),
+    enabled: classId !== null,
+    select: (page) => page.stored,
+  });
+}

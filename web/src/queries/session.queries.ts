@@ -1,0 +1,70 @@
+import type { MakeClubRequest, SessionResponse, SignInRequest, WelcomeResponse } from '@leiter/contract';
+import type { TeachingRoom } from '@leiter/core';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { api, ApiError } from '../shared/api';
+import { forgetHistories } from '../shared/document-session/kept-history';
+import { queryClient } from '../shared/query-client';
+
+/** Who is signed in; null when nobody is. */
+export function useSession() {
+  return useQuery({
+    queryKey: ['session'],
+    queryFn: async () => {
+      try {
+        return await api<SessionResponse>('GET', 'session');
+      } catch (error) {
+        if (error instanceof ApiError && error.status === 401) return null;
+        throw error;
+      }
+    },
+    staleTime: 60_000,
+  });
+}
+
+export function useWelcome() {
+  return useQuery({ queryKey: ['welcome'], queryFn: () => api<WelcomeResponse>('GET', 'welcome') });
+}
+
+export function useSignIn() {
+  return useMutation({
+    mutationFn: (request: SignInRequest) => api<SessionResponse>('POST', 'session', request),
+    onSuccess: (session) => {
+      noteSession(session);
+    },
+  });
+}
+
+/** Notes where one teaches; plans are looked at with it from now on. */
+export function useSaveRoom() {
+  return useMutation({
+    mutationFn: (room: TeachingRoom | null) => api<SessionResponse>('PUT', 'session/room', { room }),
+    onSuccess: (session) => {
+      queryClient.setQueryData(['session'], session);
+      void queryClient.invalidateQueries({ queryKey: ['class'] });
+    },
+  });
+}
+
+export function useMakeClub() {
+  return useMutation({
+    mutationFn: (request: MakeClubRequest) => api<undefined>('POST', 'club', request),
+    onSuccess: () => queryClient.invalidateQueries(),
+  });
+}
+
+export function useSignOut() {
+  return useMutation({
+    mutationFn: () => api<undefined>('DELETE', 'session'),
+    onSuccess: async () => {
+      noteSession(null);
+      // what one could undo speaks of children: the next person at this browser does not get it
+      await forgetHistories().catch(() => undefined);
+    },
+  });
+}
+
+/** Somebody came or left: what the person before had read is forgotten; the session itself stays, since the page watches it. */
+function noteSession(session: SessionResponse | null): void {
+  queryClient.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'session' });
+  queryClient.setQueryData(['session'], session);
+}

@@ -1,0 +1,52 @@
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Typography from '@mui/material/Typography';
+import { isChange, ladderLines, type LadderVersion } from '@leiter/core';
+import type { StoredDocument } from '../../shared/document-session/document-kind';
+import { lineWords } from '../editing/line-words';
+
+interface Props {
+  readonly current: StoredDocument<LadderVersion>;
+  readonly yours: LadderVersion;
+  readonly onSettle: (chosen: LadderVersion, current: StoredDocument<LadderVersion>) => void;
+}
+
+/** Somebody saved the ladder meanwhile: shows what keeping one's own would change in it, and asks which one counts. */
+export function LadderConflict({ current, yours, onSettle }: Props) {
+  const lines = ladderLines(current.content, yours).filter(isChange);
+  return (
+    <Dialog open aria-labelledby="ladder-conflict-title" maxWidth="sm" fullWidth>
+      <DialogTitle id="ladder-conflict-title">Somebody saved version {current.version} of this ladder meanwhile</DialogTitle>
+      <DialogContent>
+        <Typography sx={{ mb: 1 }}>Nothing is lost yet. Keeping yours would change in version {current.version}:</Typography>
+        <ul>
+          {lines.map((line, index) => (
+            <li key={index}>{lineWords(line)}</li>
+          ))}
+          {lines.length === 0 && <li>nothing: both say the same</li>}
+        </ul>
+      </DialogContent>
+      <DialogActions>
+        <Button
+          variant="outlined"
+          onClick={() => {
+            onSettle(current.content, current);
+          }}
+        >
+          Take theirs
+        </Button>
+        <Button
+          variant="contained"
+          onClick={() => {
+            onSettle(yours, current);
+          }}
+        >
+          Go on with mine
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
