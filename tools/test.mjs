@@ -77,13 +77,24 @@ const vitest = () =>
     vitestReport,
     (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests, failures: report.testResults.flatMap(failuresOf) }),
   );
+/** Of a suite of the browser: what failed, and what passed only when it was tried again. */
+const notAtOnce = ({ file, specs = [], suites = [] }) => [
+  ...specs
+    .filter(({ tests }) => tests.some(({ status }) => status === 'unexpected' || status === 'flaky'))
+    .map(({ title, tests }) => {
+      const { status, results } = tests[0];
+      const message = results.map(({ error }) => error?.message ?? '').find((one) => one !== '') ?? '';
+      return `${file}\n${title}\n${status === 'flaky' ? 'passed only the second time; the first time:' : 'failed:'}\n${message}`;
+    }),
+  ...suites.flatMap(notAtOnce),
+];
 const playwright = () =>
   runner(
     'browser tests (playwright)',
     bin('playwright'),
     ['test', '--config', 'e2e/playwright.config.ts'],
     `${root}/e2e/results/report.json`,
-    ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }),
+    ({ stats, suites }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected, failures: suites.flatMap(notAtOnce) }),
   );
 
 // what all stand on comes first; the browser has the machine for itself, so that nothing in it is late

@@ -1,5 +1,5 @@
 import { Module, type DynamicModule } from '@nestjs/common';
-import { APP_GUARD } from '@nestjs/core';
+import { APP_GUARD, APP_INTERCEPTOR } from '@nestjs/core';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { ChildrenModule } from './children/children.module.js';
 import { ClassesModule } from './classes/classes.module.js';
@@ -9,6 +9,7 @@ import { DatabaseModule } from './database/database.module.js';
 import { DemoModule } from './demo/demo.module.js';
 import { GroupsModule } from './groups/groups.module.js';
 import { HealthController } from './http/health.controller.js';
+import { ToldInterceptor } from './http/told.interceptor.js';
 import { ImportsModule } from './imports/imports.module.js';
 import { LibraryModule } from './library/library.module.js';
 import { LiveModule } from './live/live.module.js';
@@ -50,7 +51,10 @@ export class AppModule {
         TidyModule,
       ],
       controllers: [HealthController],
-      providers: [{ provide: APP_GUARD, useClass: SessionGuard }],
+      providers: [
+        { provide: APP_GUARD, useClass: SessionGuard },
+        { provide: APP_INTERCEPTOR, useClass: ToldInterceptor },
+      ],
     };
   }
 }

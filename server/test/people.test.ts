@@ -132,6 +132,16 @@ describe('a person', () => {
     await signIn('assistant@sail-loft.example', 'farholm-demo').expect(200);
   });
 
+  it('is known as what they are now, however soon they ask after it was changed', async () => {
+    const runa = await club.as('assistant');
+    const id = await idOf('Runa');
+    for (let time = 0; time < 10; time += 1)
+      for (const role of ['instructor', 'assistant']) {
+        await owner.patch(`/api/people/${id}`).send({ role }).expect(200);
+        expect((await runa.get('/api/session').expect(200)).body.person.role).toBe(role);
+      }
+  });
+
   it('has another role from the next request on', async () => {
     const tomasz = await club.as('gymnastics');
     const id = await idOf('Tomasz');

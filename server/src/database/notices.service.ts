@@ -16,6 +16,7 @@ interface Listener {
 const longestPauseMilliseconds = 2000;
 /** A line that is dead without saying so is found by asking this often. */
 const pulseMilliseconds = 5000;
+export const pulse = 'SELECT 1';
 
 /**
  * One connection a process on which PostgreSQL tells what changed (LISTEN). What a process keeps in its memory is believed only
@@ -26,10 +27,12 @@ export class NoticesService implements OnModuleInit, OnApplicationShutdown {
   private readonly logger = new Logger('notices');
   private readonly listeners = new Map<NoticeChannel, Set<Listener>>(channels.map((channel) => [channel, new Set()]));
   private client: pg.Client | null = null;
+  private asked: Promise<void> | null = null;
+  private askedNext: Promise<void> | null = null;
   private isOver = false;
   private pauseMilliseconds = 100;
   private timer: NodeJS.Timeout | undefined;
-  private pulse: NodeJS.Timeout | undefined;
+  private pulseTimer: NodeJS.Timeout | undefined;
 
   constructor(@InjectDataSource() private readonly source: DataSource) {}
 
@@ -46,22 +49,47 @@ export class NoticesService implements OnModuleInit, OnApplicationShutdown {
     };
   }
 
+  /**
+   * Waits until all is told that was committed before: PostgreSQL sends what waits for a connection before it answers it. So this
+   * process never answers with what a request just answered has changed.
+   */
+  allTold(): Promise<void> {
+    if (!this.asked && !this.askedNext) return this.ask();
+    // what is asked already may have left before: one question more will do for all who come meanwhile
+    this.askedNext ??= (this.asked ?? Promise.resolve()).then(() => {
+      this.askedNext = null;
+      return this.ask();
+    });
+    return this.askedNext;
+  }
+
+  private ask(): Promise<void> {
+    const { client } = this;
+    if (!client) return Promise.resolve();
+    this.asked = client
+      .query(pulse)
+      .then(
+        () => undefined,
+        () => {
+          this.lost(client);
+        },
+      )
+      .finally(() => (this.asked = null));
+    return this.asked;
+  }
+
   async onModuleInit(): Promise<void> {
     await this.listen();
-    this.pulse = setInterval(() => {
-      const { client } = this;
-      if (client)
-        client.query('SELECT 1').catch(() => {
-          this.lost(client);
-        });
+    this.pulseTimer = setInterval(() => {
+      void this.allTold();
     }, pulseMilliseconds);
-    this.pulse.unref();
+    this.pulseTimer.unref();
   }
 
   async onApplicationShutdown(): Promise<void> {
     this.isOver = true;
     clearTimeout(this.timer);
-    clearInterval(this.pulse);
+    clearInterval(this.pulseTimer);
     const { client } = this;
     this.client = null;
     await client?.end().catch(() => undefined);
