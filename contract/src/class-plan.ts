@@ -9,20 +9,26 @@ import {
   mostItems,
   mostSections,
   sectionKinds,
+  talkLimits,
+  teachingStyles,
   tierNames,
   trackLimits,
+  ways,
   type CheckId,
   type Dose,
   type Familiarity,
   type ItemSides,
   type SectionKind,
+  type TeachingStyle,
   type TierName,
+  type Way,
 } from '@leiter/core';
 import { plainToInstance, Transform, Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
   IsNumber,
@@ -160,6 +166,45 @@ export function MusicField(): PropertyDecorator {
   );
 }
 
+/** How something is taught; left out where that is as usual. */
+export function WayField(): PropertyDecorator {
+  return applyDecorators(MayBeLeftOut(), IsIn(ways, { message: `The way is ${ways.join(', ')}.` }));
+}
+
+/** How a whole class is taught; left out where that is as the instructor usually does. */
+export function StyleField(): PropertyDecorator {
+  return applyDecorators(MayBeLeftOut(), IsIn(teachingStyles, { message: `The style is ${teachingStyles.join(', ')}.` }));
+}
+
+/** Seconds of explaining that may be left out. */
+export function ExplainField(): PropertyDecorator {
+  return applyDecorators(MayBeLeftOut(), IsNumber({}, { message: 'How many seconds?' }), Within(talkLimits.explainSeconds));
+}
+
+/** Yes or no; left out it is no. */
+export function YesNoField(): PropertyDecorator {
+  return applyDecorators(MayBeLeftOut(), IsBoolean({ message: 'true or false.' }));
+}
+
+/** What is fetched or built before an item. */
+export class BuildBody {
+  @Line({ most: 120 })
+  what!: string;
+
+  @IsNumber({}, { message: 'How many seconds does it take?' })
+  @Within(talkLimits.buildSeconds)
+  seconds!: number;
+}
+
+export function BuildField(): PropertyDecorator {
+  return applyDecorators(
+    MayBeLeftOut(),
+    IsObject({ message: 'What is built, and in how many seconds?' }),
+    ValidateNested(),
+    Type(() => BuildBody),
+  );
+}
+
 /** Circuits that may be left out. */
 export function CircuitsField(): PropertyDecorator {
   return applyDecorators(
@@ -214,6 +259,21 @@ export class PlanItem {
 
   @MusicField()
   music?: TrackBody;
+
+  @WayField()
+  way?: Way;
+
+  @ExplainField()
+  explainSeconds?: number;
+
+  @BuildField()
+  build?: BuildBody;
+
+  @YesNoField()
+  isCameraMoved?: boolean;
+
+  @YesNoField()
+  takesTurns?: boolean;
 }
 
 export class AcceptedFindingBody {
@@ -245,6 +305,9 @@ export class PlanSection {
 
   @MusicField()
   music?: TrackBody;
+
+  @WayField()
+  way?: Way;
 }
 
 /** A class plan as it is stored and sent. */
@@ -276,6 +339,9 @@ export class PlanDocument {
 
   @CircuitsField()
   circuits?: CircuitBody[];
+
+  @StyleField()
+  style?: TeachingStyle;
 }
 
 export class SavePlanRequest {

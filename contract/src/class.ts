@@ -1,6 +1,18 @@
-import type { AgeBand, ClassPlan, Exposure, KnownMark, MovementKind, SectionKind, Spares, TeachingRoom } from '@leiter/core';
+import {
+  ways,
+  type AgeBand,
+  type ClassPlan,
+  type Exposure,
+  type KnownMark,
+  type LearnedPace,
+  type SectionKind,
+  type Spares,
+  type TeachingRoom,
+  type TeachingStyle,
+  type Way,
+} from '@leiter/core';
 import { Transform, Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsIn, IsNumber, IsObject, IsUUID, Matches, Max, Min, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsNumber, IsObject, IsUUID, Matches, Max, Min, ValidateNested } from 'class-validator';
 import { applyDecorators } from './apply-decorators.js';
 import { DayField } from './day-field.js';
 import type { ObservationResponse } from './observation.js';
@@ -56,6 +68,27 @@ export class ChangeClassRequest {
   stopsNote?: string;
 }
 
+/** Explaining and work of one item, as reckoned without any pace and as they really were. */
+export class MeasuredBody {
+  @IsIn(ways, { message: `The way is ${ways.join(', ')}.` })
+  way!: Way;
+
+  @IsBoolean({ message: 'true or false.' })
+  isClockBound!: boolean;
+
+  @SecondsField()
+  plannedExplainSeconds!: number;
+
+  @SecondsField()
+  realExplainSeconds!: number;
+
+  @SecondsField()
+  plannedWorkSeconds!: number;
+
+  @SecondsField()
+  realWorkSeconds!: number;
+}
+
 export class ItemTime {
   @Matches(/^[A-Za-z0-9_-]{1,64}$/, { message: 'Not an id.' })
   itemId!: string;
@@ -65,6 +98,13 @@ export class ItemTime {
 
   @SecondsField()
   realSeconds!: number;
+
+  /** What the pace is learned from; left out where the item was skipped or left early. */
+  @MayBeLeftOut()
+  @IsObject({ message: 'What was measured?' })
+  @ValidateNested()
+  @Type(() => MeasuredBody)
+  measured?: MeasuredBody;
 }
 
 /** How long the items of a class really took; sent again, the later one counts. */
@@ -123,13 +163,10 @@ export interface ClassPageResponse {
   /** Null when nobody has planned it yet. */
   readonly stored: StoredPlan | null;
   readonly exposures: readonly (Exposure & { readonly movement: string })[];
-  /** The instructor's learned pace by kind, with how many items of how many classes it rests on. */
-  readonly paces: readonly {
-    readonly kind: MovementKind;
-    readonly factor: number;
-    readonly items: number;
-    readonly classes: number;
-  }[];
+  /** What classes taught say of the instructor, with what it rests on. */
+  readonly pace: LearnedPace;
+  /** How the instructor usually teaches. */
+  readonly style: TeachingStyle;
   readonly observations: readonly ObservationResponse[];
   /** Where its instructor teaches; null as long as nobody said. */
   readonly room: TeachingRoom | null;

@@ -1,4 +1,4 @@
-export { SaveRoomRequest, SignInRequest, type SessionResponse, type WelcomeResponse } from './session.js';
+export { SaveRoomRequest, SaveStyleRequest, SignInRequest, type SessionResponse, type WelcomeResponse } from './session.js';
 export { MakeClubRequest } from './club.js';
 export {
   AcceptInvitationRequest,

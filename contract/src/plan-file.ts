@@ -14,8 +14,10 @@ import {
   type PlanEdit,
   type SectionKind,
   type Severity,
+  type TeachingStyle,
   type TierName,
   type TimeParts,
+  type Way,
 } from '@leiter/core';
 import { Transform, Type } from 'class-transformer';
 import {
@@ -34,7 +36,21 @@ import {
   ValidateNested,
   registerDecorator,
 } from 'class-validator';
-import { CircuitsField, DoseOfAnyKind, MusicField, id, slug, type CircuitBody, type TrackBody } from './class-plan.js';
+import {
+  BuildField,
+  CircuitsField,
+  DoseOfAnyKind,
+  ExplainField,
+  MusicField,
+  StyleField,
+  WayField,
+  YesNoField,
+  id,
+  slug,
+  type BuildBody,
+  type CircuitBody,
+  type TrackBody,
+} from './class-plan.js';
 import { DayField } from './day-field.js';
 import { Household } from './household.js';
 import { MayBeLeftOut } from './optional.js';
@@ -89,6 +105,23 @@ export class PlanFileItem {
 
   @MusicField()
   music?: TrackBody;
+
+  /** How it is taught; left out, as its section is. */
+  @WayField()
+  way?: Way;
+
+  /** How long it is explained, where that is known. */
+  @ExplainField()
+  explainSeconds?: number;
+
+  @BuildField()
+  build?: BuildBody;
+
+  @YesNoField()
+  isCameraMoved?: boolean;
+
+  @YesNoField()
+  takesTurns?: boolean;
 }
 
 export class PlanFileSection {
@@ -104,6 +137,10 @@ export class PlanFileSection {
 
   @MusicField()
   music?: TrackBody;
+
+  /** How it is taught; left out, as usual. */
+  @WayField()
+  way?: Way;
 }
 
 /** A `leiter-plan/1` file: a running order with the movements it uses. */
@@ -139,6 +176,10 @@ export class PlanFile {
 
   @CircuitsField()
   circuits?: CircuitBody[];
+
+  /** How the class is taught; left out, as whoever teaches it usually does. */
+  @StyleField()
+  style?: TeachingStyle;
 
   /** The entries of the movements it uses, as leiter-library/1 writes them. */
   @MayBeLeftOut()
@@ -230,6 +271,10 @@ export class PreviewInstructor {
   @MayBeLeftOut()
   @IsBoolean({ message: 'true or false.' })
   learnedPace?: boolean;
+
+  /** How the instructor teaches, where the plan does not say it; left out, as the instructor of the group does. */
+  @StyleField()
+  style?: TeachingStyle;
 }
 
 export class PreviewPlanRequest {
@@ -276,6 +321,10 @@ export class ImportPlanRequest {
 export interface PlanPreviewResponse {
   readonly timing: {
     readonly totalSeconds: number;
+    /** Between these seconds lie four of five classes. */
+    readonly span: { readonly leastSeconds: number; readonly mostSeconds: number };
+    /** The longest piece in one in which nobody moves, the safety talk aside. */
+    readonly longestTalkSeconds: number;
     readonly movingShare: number;
     readonly levelChanges: number;
     readonly reframings: number;
@@ -284,6 +333,7 @@ export interface PlanPreviewResponse {
       readonly id: string;
       readonly startSecond: number;
       readonly seconds: number;
+      readonly way: Way;
       readonly parts: TimeParts;
     }[];
   };

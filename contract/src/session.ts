@@ -1,7 +1,13 @@
-import type { TeachingRoom } from '@leiter/core';
+import { teachingStyles, type TeachingRoom, type TeachingStyle } from '@leiter/core';
 import { Type } from 'class-transformer';
-import { IsNumber, IsObject, IsString, Max, MaxLength, Min, MinLength, ValidateIf, ValidateNested } from 'class-validator';
+import { IsIn, IsNumber, IsObject, IsString, Max, MaxLength, Min, MinLength, ValidateIf, ValidateNested } from 'class-validator';
 import type { PersonResponse } from './person.js';
+
+/** How the person who is signed in teaches: what is explained first, and what is led along. */
+export class SaveStyleRequest {
+  @IsIn(teachingStyles, { message: `The style is ${teachingStyles.join(', ')}.` })
+  style!: TeachingStyle;
+}
 
 export class SignInRequest {
   @IsString({ message: 'Write your e-mail address.' })
@@ -57,6 +63,8 @@ export interface SessionResponse {
   readonly club: { readonly name: string; readonly isDemo: boolean; readonly timeZone: string };
   /** Where the person teaches; null as long as nobody said. */
   readonly room: TeachingRoom | null;
+  /** How the person usually teaches. */
+  readonly style: TeachingStyle;
   /** The day it is for the club. */
   readonly today: string;
 }

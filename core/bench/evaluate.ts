@@ -8,6 +8,7 @@ import {
   fitToClock,
   itemOf,
   libraryOf,
+  plainPace,
   readLibrary,
   verdictOn,
   type ChildInClass,
@@ -107,7 +108,8 @@ function contextOf(children: number): EvaluationContext {
   return {
     settings: defaultTimingSettings,
     exposures: new Map(),
-    paces: new Map(),
+    pace: plainPace,
+    style: 'as-it-comes',
     agesYears: Array.from({ length: children }, (_, index) => 7 + (index % 3)),
     programme: 'gymnastics',
     slotMinutes: 45,

@@ -74,6 +74,8 @@ export {
   type Familiarity,
   type Item,
   type Section,
+  talkLimits,
+  type Build,
 } from './class-plan/class-plan.js';
 export { circuitFaultsIn, circuitLimits, newCircuit, rowsOf, type CircuitFault } from './class-plan/circuit.js';
 export { trackLimits, type Track } from './class-plan/music.js';
@@ -87,6 +89,10 @@ export {
   type EditRefusal,
   type Place,
   type PlanEdit,
+  sameTeaching,
+  teachingOf,
+  taughtAs,
+  type ItemTeaching,
 } from './class-plan/edit.js';
 export { itemOf } from './class-plan/new-item.js';
 export { planFromTemplate, templateOf, templatesFor, type PlanTemplate } from './class-plan/template.js';
@@ -94,6 +100,7 @@ export { calmerOrder, type CalmerOrder } from './composing/calmer-order.js';
 export { copyOf, stepFurther, type StepFurther } from './composing/step-further.js';
 export { fitToClock, type Fit, type FitStep } from './composing/fit-to-clock.js';
 export { fillSlot } from './composing/fill-slot.js';
+export { timelineOf } from './timing/timeline.js';
 export { evaluatePlan, meanAge, type Evaluation, type EvaluationContext } from './composing/evaluation.js';
 export { abilityOf, type ChildInClass, type Home, type KnownMark } from './versions/child-in-class.js';
 export { sparedIn, sparesOn, type HealthNote, type Spares } from './versions/spares.js';
@@ -102,9 +109,16 @@ export { frameOf, outOfRoom, type TeachingRoom } from './versions/teaching-room.
 export { versionCounts, versionsOf, type Bar, type Version, type VersionContext, type VersionCounts } from './versions/version.js';
 export { barWords, countsText, versionWords } from './versions/version-words.js';
 export { defaultTimingSettings, type TimingSettings } from './timing/settings.js';
-export { changesFraming, changesLevel, surroundingsAfter, type Surroundings, type TimeParts } from './timing/item-time.js';
+export { isClockBound, type TimeParts } from './timing/item-time.js';
+export { changesLevel, surroundingsAfter, type Surroundings } from './timing/surroundings.js';
+export { explainPace, plainPace, wayAndKind, type Pace, type PartSpread } from './timing/pace.js';
+export { teachingStyles, usualWay, usualWays, ways, type TeachingStyle, type Way } from './class-plan/way.js';
 export { type Exposure } from './timing/familiarity.js';
-export { learnedPace, type ItemRun } from './timing/learned-pace.js';
+export { learnedPace, paceOf, paceSettings, type ItemRun, type Learned, type LearnedPace } from './timing/learned-pace.js';
+export { readTeaching, writeTeaching, type WrittenTeaching } from './class-plan/read-teaching.js';
+export { teachingText } from './class-plan/teaching-text.js';
+export { longestTalk, type Talk } from './timing/longest-talk.js';
+export { spanOf, spanWords, type Span } from './timing/span.js';
 export { firstRounds, itemTotals, sectionSeconds, type ItemTotal, type TimedItem, type Timeline } from './timing/timeline.js';
 export { type Step, type StepSide } from './timing/step.js';
 export { bodyAt, type BodyAt } from './preparation/body-at.js';
@@ -154,6 +168,7 @@ export {
 export { isMet, type SideStanding, type Standing, type StandingName } from './record/standing.js';
 export { verdictOn, type ChildOnLadder, type Missing, type Verdict } from './record/verdict.js';
 export { caughtUp, isTryOfAClass, moved, openRun, positionOf, startRun, type Position, type Run, type RunMove } from './pacing/run.js';
+export { itemTimesOf, type ItemTime, type Measured } from './pacing/item-times.js';
 export { blended, mirrored, type Pose, type Prop } from './figure/pose.js';
 export { poseNamed, poseNames } from './figure/pose-book.js';
 export { motionOf, poseAt, type Motion } from './figure/motion.js';

@@ -68,3 +68,24 @@ test('The name of the movement, what is left and the side can be read from three
   const overlap = await page.evaluate(() => document.documentElement.scrollHeight - document.documentElement.clientHeight);
   expect(overlap).toBe(0);
 });
+
+test('The work begins when somebody says so, and so much less is left of the item', async ({ page, leiter }) => {
+  await page.clock.install();
+  await signIn(page, leiter, 'owner');
+  await startClass(page, leiter);
+  // time stands still from here, and goes on when told
+  await page.clock.pauseAt(await page.evaluate(() => Date.now() + 1000));
+  const begin = page.getByRole('button', { name: 'Begin the work' });
+  await expect(async () => {
+    await page.keyboard.press('PageDown');
+    await page.clock.runFor(400);
+    await expect(begin).toBeVisible({ timeout: 500 });
+    await expect(page.getByText('Explain and show')).toBeVisible({ timeout: 500 });
+  }).toPass({ timeout: 30_000 });
+  const [item, before] = [await title(page), await left(page)];
+  await page.keyboard.press('g');
+  await page.clock.runFor(400);
+  await expect(begin).toBeHidden();
+  expect(await title(page)).toBe(item);
+  expect(await left(page)).toBeLessThan(before);
+});

@@ -4,6 +4,7 @@ import {
   evaluatePlan,
   fillSlot,
   motionOf,
+  plainPace,
   planFromTemplate,
   sectionKinds,
   syllabusFaults,
@@ -96,7 +97,8 @@ describe.each(shippedTemplates().map((template) => [template.slug, template] as 
   const context: EvaluationContext = {
     settings: defaultTimingSettings,
     exposures: new Map(),
-    paces: new Map(),
+    pace: plainPace,
+    style: 'as-it-comes',
     agesYears: ages[template.ageBand],
     programme: template.programme,
     slotMinutes: template.lengthMinutes,

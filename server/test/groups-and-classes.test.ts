@@ -174,14 +174,62 @@ describe('a class', () => {
     expect(kept).toEqual([{ item_id: 'a', real_seconds: 80 }]);
   });
 
+  it('learns the pace of its instructor from what was measured, and nothing from what was skipped', async () => {
+    const { id } = await add('Lanterns', '2027-07-13');
+    const item = (itemId: string) => ({
+      id: itemId,
+      movement: 'front-kick',
+      dose: { kind: 'timed', seconds: 60 },
+      sides: 'both',
+      tiers: ['core'],
+    });
+    await owner
+      .put(`/api/classes/${id as string}/plan`)
+      .send({ version: 0, plan: { sections: [{ id: 's', kind: 'skill', items: [item('a'), item('b')] }], focus: [] } })
+      .expect(200);
+    const before = (await page(id)).pace;
+    const measured = {
+      way: 'watch',
+      isClockBound: true,
+      plannedExplainSeconds: 100,
+      realExplainSeconds: 300,
+      plannedWorkSeconds: 60,
+      realWorkSeconds: 60,
+    };
+    await owner
+      .put(`/api/classes/${id as string}/item-times`)
+      .send({
+        times: [
+          { itemId: 'a', plannedSeconds: 160, realSeconds: 360, measured },
+          { itemId: 'b', plannedSeconds: 160, realSeconds: 2 },
+        ],
+      })
+      .expect(204);
+    await owner
+      .patch(`/api/classes/${id as string}`)
+      .send({ teaching: 'started' })
+      .expect(200);
+    const after = (await page(id)).pace;
+    expect(after.explainAll.items).toBe(before.explainAll.items + 1);
+    const watched = after.explain.find(({ way }: { way: string }) => way === 'watch');
+    // sixty planned seconds are believed of the pace over all, a hundred were seen to be three hundred
+    expect(watched).toMatchObject({ kind: 'skill', items: 1, classes: 1 });
+    expect(watched.factor).toBeCloseTo((60 * after.explainAll.factor + 300) / 160, 6);
+    expect(after.work).toEqual(before.work);
+  });
+
   it('knows from the classes before what each movement was taught how often', async () => {
     const kittiwakes = await group('Kittiwakes');
     const next = await coming(kittiwakes.id);
-    const { exposures, paces } = await page(next.class.id);
+    const { exposures, pace } = await page(next.class.id);
     expect(exposures.length).toBeGreaterThan(5);
     for (const { times } of exposures as readonly { times?: number }[]) if (times !== undefined) expect(times).toBeGreaterThan(0);
-    expect(paces.length).toBeGreaterThan(0);
-    for (const { factor, items, classes } of paces as readonly { factor: number; items: number; classes: number }[]) {
+    expect(pace.explain.length).toBeGreaterThan(0);
+    for (const { factor, items, classes } of [...pace.explain, pace.explainAll, pace.work] as readonly {
+      factor: number;
+      items: number;
+      classes: number;
+    }[]) {
       expect(classes).toBeGreaterThan(0);
       expect(classes).toBeLessThanOrEqual(items);
       expect(factor).toBeGreaterThanOrEqual(0.5);

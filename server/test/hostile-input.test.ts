@@ -29,6 +29,7 @@ const writes: readonly Write[] = [
   { name: 'sign in', method: 'post', path: () => '/api/session' },
   { name: 'make a club', method: 'post', path: () => '/api/club' },
   { name: 'say where one teaches', method: 'put', path: () => '/api/session/room' },
+  { name: 'say how one teaches', method: 'put', path: () => '/api/session/style' },
   { name: 'add a child', method: 'post', path: () => '/api/children' },
   { name: 'change a child', method: 'patch', path: () => `/api/children/${own.child}` },
   { name: 'keep health notes', method: 'put', path: () => `/api/children/${own.child}/health-notes` },

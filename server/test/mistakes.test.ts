@@ -5,6 +5,7 @@ import {
   fillSlot,
   itemOf,
   placedItems,
+  plainPace,
   planFromTemplate,
   type CheckId,
   type ChildInClass,
@@ -39,7 +40,8 @@ const child = (id: string, said: Partial<ChildInClass> = {}): ChildInClass => ({
 const context: EvaluationContext = {
   settings: defaultTimingSettings,
   exposures: new Map([...library.keys()].map((slug) => [slug, { shareInLastTwoClasses: 0, shareInLastEightWeeks: 1 }])),
-  paces: new Map(),
+  pace: plainPace,
+  style: 'as-it-comes',
   agesYears: [9, 9],
   programme: 'gymnastics',
   slotMinutes: 45,

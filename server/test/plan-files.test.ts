@@ -65,6 +65,61 @@ describe('judging a plan', () => {
     expect(learned.body.timing.totalSeconds).not.toBe(plain.body.timing.totalSeconds);
   });
 
+  it('reckons with the way of each item, what is explained, and the style of who teaches', async () => {
+    const item = (id: string, more: object = {}) => ({ id, movement: 'cat-and-cow', familiarity: 'known', ...more });
+    const plan = {
+      ...small([]),
+      sections: [
+        { kind: 'mobilise', items: [item('first'), item('flowing'), item('told', { explainSeconds: 200 })] },
+        { kind: 'basics', way: 'watch', items: [item('watched'), item('own', { way: 'follow', build: { what: 'a ring', seconds: 40 } })] },
+      ],
+    };
+    const timing = async (more: object = {}) => ((await preview({ plan, ...more }).expect(200)).body as PlanPreviewResponse).timing;
+    const { items, span, totalSeconds, longestTalkSeconds } = await timing();
+    expect(items.map(({ way }) => way)).toEqual(['follow', 'flow', 'flow', 'watch', 'follow']);
+    expect(items[2]?.parts.explain).toBe(200);
+    expect(items[4]?.parts.goTo).toBe(41);
+    expect(longestTalkSeconds).toBe(200);
+    expect(span.leastSeconds).toBeLessThan(totalSeconds);
+    expect(span.mostSeconds).toBeGreaterThan(totalSeconds);
+    const explained = await timing({ instructor: { style: 'watch-then-do' } });
+    expect(explained.items.map(({ way }) => way)).toEqual(['teach', 'teach', 'teach', 'watch', 'follow']);
+    expect(explained.totalSeconds).toBeGreaterThan(totalSeconds);
+    const refused = await preview({ plan: small([item('x', { way: 'glide' })]) }).expect(400);
+    expect(refused.body.errors).toEqual([{ field: 'plan.sections.0.items.0.way', message: 'The way is flow, follow, teach, watch.' }]);
+  });
+
+  it('keeps how a class is taught through a file and back', async () => {
+    const teaching = {
+      way: 'watch',
+      explainSeconds: 45,
+      build: { what: 'a line of tape', seconds: 30 },
+      isCameraMoved: true,
+      takesTurns: true,
+    };
+    const written = {
+      ...small([
+        { id: 'a', movement: 'lever', ...teaching },
+        { id: 'b', movement: 'lever' },
+      ]),
+      style: 'along',
+    };
+    const { id } = (
+      await owner
+        .post('/api/classes')
+        .send({ groupId, day: dayAhead(120) })
+        .expect(201)
+    ).body;
+    await owner
+      .post(`/api/classes/${id as string}/plan/import`)
+      .send({ version: 0, file: written })
+      .expect(200);
+    const again = (await owner.get(`/api/classes/${id as string}/plan/export`).expect(200)).body;
+    expect(again.style).toBe('along');
+    expect(again.sections[0].items[0]).toMatchObject(teaching);
+    expect(Object.keys(again.sections[0].items[1]).filter((key) => key in teaching)).toEqual([]);
+  });
+
   it('takes children that are told with it: ages, grades, homes and marks decide', async () => {
     const plan = small([{ id: 'roll', movement: 'forward-roll' }]);
     const soft = { ...home, surface: 'mat', adult: 'in-the-room', clearLengthM: 4, clearWidthM: 3 };

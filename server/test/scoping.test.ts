@@ -45,6 +45,7 @@ const routes: Readonly<Record<string, 'no ids' | 'public' | readonly Foreign[]>>
   'GET /api/session': 'no ids',
   'DELETE /api/session': 'public',
   'PUT /api/session/room': 'no ids',
+  'PUT /api/session/style': 'no ids',
   'PUT /api/session/password': 'no ids',
   'GET /api/invitations/{token}': 'public',
   'POST /api/invitations/{token}': 'public',

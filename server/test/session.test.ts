@@ -125,3 +125,23 @@ describe('where one teaches', () => {
     expect((await tomasz.put('/api/session/room').send({ room: null }).expect(200)).body.room).toBeNull();
   });
 });
+
+describe('how one teaches', () => {
+  it('is kept for the person, and its classes are reckoned with it, nobody else’s', async () => {
+    const tomasz = await club.as('gymnastics');
+    const session = (await tomasz.get('/api/session').expect(200)).body;
+    expect(session.style).toBe('as-it-comes');
+    expect((await tomasz.put('/api/session/style').send({ style: 'along' }).expect(200)).body.style).toBe('along');
+    const coming = (await tomasz.get('/api/coming-classes').expect(200)).body;
+    const styles = await Promise.all(
+      coming.map(async (one: { group: { instructorId: string }; class: { id: string } }) => [
+        one.group.instructorId === session.person.id,
+        (await tomasz.get(`/api/classes/${one.class.id}`).expect(200)).body.style,
+      ]),
+    );
+    for (const [isOwn, style] of styles) expect(style).toBe(isOwn ? 'along' : 'as-it-comes');
+    const refused = await tomasz.put('/api/session/style').send({ style: 'loudly' }).expect(400);
+    expect(refused.body.errors).toEqual([{ field: 'style', message: 'The style is along, as-it-comes, watch-then-do.' }]);
+    await tomasz.put('/api/session/style').send({ style: 'as-it-comes' }).expect(200);
+  });
+});

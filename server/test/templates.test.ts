@@ -6,6 +6,7 @@ import {
   fillSlot,
   libraryOf,
   meanAge,
+  paceOf,
   planFromTemplate,
   templatesFor,
   wordsOf,
@@ -34,7 +35,8 @@ it.each(['Puffins', 'Kittiwakes', 'Tide Pool', 'Undertow', 'Lanterns'])(
     const context: EvaluationContext = {
       settings: defaultTimingSettings,
       exposures: new Map(page.exposures.map(({ movement, ...exposure }) => [movement, exposure])),
-      paces: new Map(page.paces.map(({ kind, factor }) => [kind, factor])),
+      pace: paceOf(page.pace),
+      style: page.style,
       agesYears: page.children.map(({ ageYears }) => ageYears),
       programme: page.class.programme,
       slotMinutes: page.class.lengthMinutes,

@@ -24,6 +24,7 @@ import {
   SaveMovementRequest,
   SavePlanRequest,
   SaveRoomRequest,
+  SaveStyleRequest,
   SaveSyllabusRequest,
   SaveTemplateRequest,
   SignInRequest,
@@ -122,6 +123,7 @@ export function bodies(ids: {
       of: SaveRoomRequest,
       body: { room: { clearLengthM: 3, clearWidthM: 3, cameraDistanceM: 3, cameraHeightM: 1, viewAngleDegrees: 70 } },
     },
+    { name: 'say how one teaches', of: SaveStyleRequest, body: { style: 'along' } },
     {
       name: 'add a child',
       of: AddChildRequest,

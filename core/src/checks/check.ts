@@ -3,6 +3,7 @@ import type { PlanEdit } from '../class-plan/edit.js';
 import type { AgeBand } from '../movement/age-band.js';
 import type { Library } from '../movement/library.js';
 import type { EffortCurve } from '../preparation/effort-curve.js';
+import type { Span } from '../timing/span.js';
 import type { Timeline } from '../timing/timeline.js';
 import type { ProgrammeSlug } from '../values/unit.js';
 import type { Version, VersionContext } from '../versions/version.js';
@@ -13,6 +14,7 @@ import type { Found, FoundWords } from './finding.js';
 export interface CheckContext extends Pick<VersionContext, 'children' | 'ladder' | 'startsAt'> {
   readonly plan: ClassPlan;
   readonly timeline: Timeline;
+  readonly span: Span;
   readonly effort: EffortCurve;
   readonly library: Library;
   readonly programme: ProgrammeSlug;

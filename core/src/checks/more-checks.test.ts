@@ -144,8 +144,8 @@ describe('attention', () => {
     [8, 300],
     [9, 480],
   ])('at %i years: %i s of one thing, not a second more', (age, seconds) => {
-    // a routine first item costs 5 s around its time; age stretches the 3 s of naming it
-    const around = age <= 5 ? 3 * 1.3 + 2 : 5;
+    // a routine first game costs 6 s of naming at any age
+    const around = 6;
     const lasting = (total: number) =>
       findingsOf('attention', aPlan({ combination: [timed('play', total - around)] }), library, { agesYears: [age] });
     expect(lasting(seconds)).toEqual([]);
@@ -189,7 +189,7 @@ describe('order', () => {
 });
 
 describe('up-and-down', () => {
-  const library = aLibrary(aMovement('floor', { level: 'floor' }), aMovement('far', { view: { facing: 'side', framing: 'travel' } }));
+  const library = aLibrary(aMovement('floor', { level: 'floor' }));
   it('counts changes of level against the length of the class', () => {
     const plan = (changes: number): ClassPlan =>
       aPlan({
@@ -201,7 +201,7 @@ describe('up-and-down', () => {
 
   it('lets the camera be moved four times, not five', () => {
     const plan = (times: number): ClassPlan =>
-      aPlan({ drills: Array.from({ length: times + 1 }, (_, index) => timed(index % 2 === 0 ? 'jog' : 'far', 60, { id: String(index) })) });
+      aPlan({ drills: Array.from({ length: times + 1 }, (_, index) => timed('jog', 60, { id: String(index), isCameraMoved: index > 0 })) });
     expect(findingsOf('up-and-down', plan(4), library)).toEqual([]);
     expect(findingsOf('up-and-down', plan(5), library)[0]?.fact).toMatchObject({ kind: 'reframed', times: 5 });
   });
@@ -217,7 +217,7 @@ describe('little-moving, no-closing, no-home-task', () => {
     [40, 60, 0],
     [39, 61, 1],
   ])('%i s of moving and %i s around it: %i hints', (moving, around, count) => {
-    const plan = aPlan({ combination: [timed('play', moving), timed('talk', around - 5 - 3 - 2)] });
+    const plan = aPlan({ combination: [timed('play', moving), timed('talk', around - 6 - 1)] });
     expect(findingsOf('little-moving', plan, library)).toHaveLength(count);
   });
 

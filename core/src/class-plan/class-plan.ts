@@ -3,6 +3,7 @@ import type { TierName } from '../movement/movement.js';
 import type { SectionKind } from '../movement/section-kind.js';
 import type { ItemSides } from '../movement/sides.js';
 import type { ChildId, CircuitId, ItemId, MovementSlug, Seconds, SectionId } from '../values/unit.js';
+import type { TeachingStyle, Way } from './way.js';
 import type { Track } from './music.js';
 
 export const familiarities = ['new', 'known', 'routine'] as const;
@@ -27,7 +28,26 @@ export interface Item {
   readonly circuit?: CircuitId;
   /** What is played to it alone. */
   readonly music?: Track;
+  /** How it is taught, where that is not as its section is. */
+  readonly way?: Way;
+  /** How long it is explained, where the instructor knows it. */
+  readonly explainSeconds?: Seconds;
+  /** What is fetched or built before it. */
+  readonly build?: Build;
+  /** The camera is moved before it. */
+  readonly isCameraMoved?: boolean;
+  /** Two do it one after the other, the other one helps or watches. */
+  readonly takesTurns?: boolean;
 }
+
+/** A line of tape, a ring, a beam of towels: what it is, and how long it takes. */
+export interface Build {
+  readonly what: string;
+  readonly seconds: Seconds;
+}
+
+/** Inclusive; of what is explained and of what is built. */
+export const talkLimits = { explainSeconds: { least: 0, most: 900 }, buildSeconds: { least: 0, most: 600 } } as const;
 
 /** Stations that are done one after the other, and again from the first: `rounds` times in all. */
 export interface Circuit {
@@ -43,6 +63,8 @@ export interface Section {
   readonly items: readonly Item[];
   /** What is played to the whole of it. */
   readonly music?: Track;
+  /** How it is taught, where that is not as usual. */
+  readonly way?: Way;
 }
 
 /** The running order of one class: sections in their order, each with its items. One document, kept as it is. */
@@ -54,6 +76,8 @@ export interface ClassPlan {
   readonly accepted?: readonly AcceptedFinding[];
   /** Items that are done one after the other, several times. */
   readonly circuits?: readonly Circuit[];
+  /** How this class is taught, where that is not as its instructor usually does. */
+  readonly style?: TeachingStyle;
 }
 
 /** A finding that is known by its check and its items. */

@@ -9,6 +9,7 @@ import {
   findItem,
   mostItems,
   placedItems,
+  talkLimits,
   type AcceptedFinding,
   type Circuit,
   type ClassPlan,
@@ -19,6 +20,11 @@ import {
 import { trackFaults, type Track, type TrackNumber } from './music.js';
 import { withSection, withSectionStepped, withoutSection, type SectionRefusal } from './section-edit.js';
 import type { ItemSides } from '../movement/sides.js';
+import type { TeachingStyle, Way } from './way.js';
+
+/** How an item is taught; what is left out is as usual. */
+export type ItemTeaching = Pick<Item, (typeof teachingFields)[number]>;
+const teachingFields = ['way', 'explainSeconds', 'build', 'isCameraMoved', 'takesTurns'] as const;
 
 /** Where an item goes: at the end of a section, or before or after another item. */
 export type Place = { readonly at: 'end-of'; readonly section: SectionId } | { readonly at: 'before' | 'after'; readonly item: ItemId };
@@ -36,6 +42,9 @@ export type PlanEdit =
   | { readonly kind: 'set-sides'; readonly item: ItemId; readonly sides: ItemSides }
   | { readonly kind: 'set-tiers'; readonly item: ItemId; readonly tiers: readonly TierName[] }
   | { readonly kind: 'set-familiarity'; readonly item: ItemId; readonly familiarity: Familiarity | 'from-record' }
+  | { readonly kind: 'set-teaching'; readonly item: ItemId; readonly teaching: ItemTeaching }
+  | { readonly kind: 'set-section-way'; readonly section: SectionId; readonly way: Way | 'as-usual' }
+  | { readonly kind: 'set-style'; readonly style: TeachingStyle | 'as-usual' }
   | { readonly kind: 'set-words'; readonly item: ItemId; readonly cue: string; readonly note: string }
   | { readonly kind: 'set-tier-by-hand'; readonly item: ItemId; readonly child: ChildId; readonly tier: TierName | 'as-reckoned' }
   | { readonly kind: 'accept'; readonly finding: AcceptedFinding }
@@ -54,6 +63,7 @@ export type EditRefusal =
   | { readonly kind: 'item-missing'; readonly item: ItemId }
   | { readonly kind: 'too-many-items'; readonly most: number }
   | { readonly kind: 'dose-out-of-range'; readonly numbers: readonly DoseNumber[] }
+  | { readonly kind: 'talk-out-of-range' }
   | { readonly kind: 'music-out-of-range'; readonly numbers: readonly TrackNumber[] }
   | { readonly kind: 'no-tier' }
   | SectionRefusal
@@ -74,6 +84,8 @@ export function refusalWords(refusal: EditRefusal): string {
       return `A plan takes at most ${String(refusal.most)} parts.`;
     case 'dose-out-of-range':
       return 'Nobody can do so much, or so little.';
+    case 'talk-out-of-range':
+      return 'Nobody explains or builds for so long.';
     case 'music-out-of-range':
       return 'The music is too short, too long or of no tempo.';
     case 'circuit-out-of-range':
@@ -125,6 +137,12 @@ function planEdited(plan: ClassPlan, edit: Exclude<PlanEdit, ItemEdit>, newId: (
       return withSectionStepped(plan, edit.section, edit.direction);
     case 'set-section-music':
       return withSectionMusic(plan, edit.section, edit.music);
+    case 'set-section-way':
+      return withSectionWay(plan, edit.section, edit.way);
+    case 'set-style': {
+      const { style: _before, ...rest } = plan;
+      return accepted(edit.style === 'as-usual' ? rest : { ...rest, style: edit.style });
+    }
   }
 }
 
@@ -137,6 +155,29 @@ function withSectionMusic(plan: ClassPlan, id: SectionId, music: Track | null): 
   const next: Section = music ? { ...rest, music } : rest;
   return accepted({ ...plan, sections: plan.sections.map((one) => (one === section ? next : one)) });
 }
+
+function withSectionWay(plan: ClassPlan, id: SectionId, way: Way | 'as-usual'): Result<ClassPlan, EditRefusal> {
+  const section = plan.sections.find((one) => one.id === id);
+  if (!section) return refused({ kind: 'section-missing', section: id });
+  const { way: _before, ...rest } = section;
+  const next: Section = way === 'as-usual' ? rest : { ...rest, way };
+  return accepted({ ...plan, sections: plan.sections.map((one) => (one === section ? next : one)) });
+}
+
+/** The same item taught in another way; what the teaching leaves out is as usual again. */
+export function taughtAs<Taught extends object>(item: Taught & ItemTeaching, teaching: ItemTeaching): Taught & ItemTeaching {
+  const rest = Object.fromEntries(Object.entries(item).filter(([field]) => !teachingFields.some((one) => one === field)));
+  return { ...rest, ...teachingOf(teaching) } as Taught & ItemTeaching; // the same fields but those of teaching, and these as they are said
+}
+/** What an item says of how it is taught, and nothing else of it. */
+export function teachingOf(item: ItemTeaching): ItemTeaching {
+  return Object.fromEntries(teachingFields.flatMap((field) => (isSaid(item[field]) ? [[field, item[field]]] : [])));
+}
+
+export function sameTeaching(one: ItemTeaching, other: ItemTeaching): boolean {
+  return teachingFields.every((field) => JSON.stringify(one[field]) === JSON.stringify(other[field]));
+}
+const isSaid = (value: unknown): boolean => value !== undefined && value !== false;
 
 function itemEdited(plan: ClassPlan, edit: ItemEdit, newId: () => string): Result<ClassPlan, EditRefusal> {
   const placed = findItem(plan, edit.item);
@@ -162,6 +203,12 @@ function itemEdited(plan: ClassPlan, edit: ItemEdit, newId: () => string): Resul
       const { familiarity: _overruled, ...rest } = item;
       return accepted(changed(plan, edit.familiarity === 'from-record' ? rest : { ...rest, familiarity: edit.familiarity }));
     }
+    case 'set-teaching': {
+      const { explainSeconds, build } = edit.teaching;
+      return isWithin(explainSeconds, talkLimits.explainSeconds) && isWithin(build?.seconds, talkLimits.buildSeconds)
+        ? accepted(changed(plan, taughtAs(item, edit.teaching)))
+        : refused({ kind: 'talk-out-of-range' });
+    }
     case 'set-words': {
       const { cue: _cue, note: _note, ...rest } = item;
       const words = { ...(edit.cue === '' ? {} : { cue: edit.cue }), ...(edit.note === '' ? {} : { note: edit.note }) };
@@ -180,6 +227,10 @@ function itemEdited(plan: ClassPlan, edit: ItemEdit, newId: () => string): Resul
       );
     }
   }
+}
+
+function isWithin(value: number | undefined, { least, most }: { readonly least: number; readonly most: number }): boolean {
+  return value === undefined || (value >= least && value <= most);
 }
 
 function otherAccepted(plan: ClassPlan, about: Pick<AcceptedFinding, 'check' | 'itemIds'>): readonly AcceptedFinding[] {

@@ -1,8 +1,7 @@
 import type { Library } from '../movement/library.js';
 import type { Movement } from '../movement/movement.js';
-import { changesFraming, changesLevel, surroundingsAfter, type Surroundings } from '../timing/item-time.js';
+import { changesLevel, surroundingsAfter, type Surroundings } from '../timing/surroundings.js';
 import { timelineOf } from '../timing/timeline.js';
-import type { Seconds } from '../values/unit.js';
 import type { ClassPlan, Item, Section } from '../class-plan/class-plan.js';
 import { applyEdits, type PlanEdit } from '../class-plan/edit.js';
 import { meanAge, type EvaluationContext } from './evaluation.js';
@@ -14,13 +13,12 @@ export const mostItemsOrdered = 10;
 /** A quieter order, as moves of items within their sections. */
 export interface CalmerOrder {
   readonly edits: readonly PlanEdit[];
-  readonly before: { readonly levelChanges: number; readonly reframings: number };
-  readonly after: { readonly levelChanges: number; readonly reframings: number };
+  readonly before: { readonly levelChanges: number };
+  readonly after: { readonly levelChanges: number };
 }
 
 /**
- * An order within the sections with fewer changes standing ↔ floor and of the camera, weighed by the seconds each costs. What
- * prepares, leads to or undoes something keeps its place before or after it, as do drinks, talks and rituals; an order that
+ * An order within the sections with fewer changes standing ↔ floor. What prepares, leads to or undoes something keeps its place before or after it, as do drinks, talks and rituals; an order that
  * does harm is not taken. Exact for sections of up to ten items (dynamic programming over what is done and
  * where the class stands), section after section.
  */
@@ -32,7 +30,7 @@ export function calmerOrder(plan: ClassPlan, library: Library, context: Evaluati
   const edits: PlanEdit[] = [];
   let before: Surroundings | null = null;
   for (const section of plan.sections) {
-    const order = bestOrder(section, library, before, own);
+    const order = bestOrder(section, library, before);
     const moves = movesTo(section, order);
     const moved = moves.length > 0 ? applyEdits(current, moves, () => '') : null;
     const isTaken = moved?.ok === true && isNoWorse(harm, harmOf(moved.value, library, own));
@@ -46,12 +44,11 @@ export function calmerOrder(plan: ClassPlan, library: Library, context: Evaluati
     }
   }
   const after = timelineOf(current, library, { ...own, meanAgeYears: meanAge(own.agesYears) });
-  const told = ({ levelChanges, reframings }: CalmerOrder['before']): CalmerOrder['before'] => ({ levelChanges, reframings });
-  return { edits, before: told(begun), after: told(after) };
+  return { edits, before: { levelChanges: begun.levelChanges }, after: { levelChanges: after.levelChanges } };
 }
 
 /** The order in which a section costs the least changes when the class comes to it from where it stands. */
-function bestOrder(section: Section, library: Library, start: Surroundings | null, { settings }: EvaluationContext): readonly Item[] {
+function bestOrder(section: Section, library: Library, start: Surroundings | null): readonly Item[] {
   const { items } = section;
   const movements = items.map(({ movement }) => library.get(movement));
   if (items.length < 2 || items.length > mostItemsOrdered || movements.some((movement) => !movement)) return items;
@@ -65,7 +62,8 @@ function bestOrder(section: Section, library: Library, start: Surroundings | nul
       ),
   );
   interface Way {
-    readonly cost: Seconds;
+    /** Changes standing ↔ floor. */
+    readonly cost: number;
     readonly moved: number;
     readonly state: Surroundings | null;
     readonly order: readonly number[];
@@ -77,14 +75,11 @@ function bestOrder(section: Section, library: Library, start: Surroundings | nul
       const done = way.order.reduce((mask, index) => mask | (1 << index), 0);
       known.forEach((movement, index) => {
         if (done & (1 << index) || ((earlier[index] ?? 0) & ~done) !== 0) return;
-        const cost =
-          way.cost +
-          (changesLevel(movement, way.state) ? settings.levelChangeSeconds : 0) +
-          (changesFraming(movement, way.state) ? settings.reframeSeconds : 0);
+        const cost = way.cost + (changesLevel(movement, way.state) ? 1 : 0);
         const state = surroundingsAfter(movement, way.state);
         // of two orders that cost the same, the one nearer to how it was written
         const moved = way.moved + Math.abs(index - step);
-        const key = `${String(done | (1 << index))} ${state.level ?? ''} ${state.framing ?? ''}`;
+        const key = `${String(done | (1 << index))} ${state.level ?? ''}`;
         const best = next.get(key);
         if (!best || cost < best.cost || (cost === best.cost && moved < best.moved))
           next.set(key, { cost, moved, state, order: [...way.order, index] });

@@ -4,6 +4,7 @@ import type { Finding } from '../checks/all-checks.js';
 import { ageBandOf } from '../movement/age-band.js';
 import type { Library } from '../movement/library.js';
 import { effortCurveOf, type EffortCurve } from '../preparation/effort-curve.js';
+import { spanOf, type Span } from '../timing/span.js';
 import { firstRounds, timelineOf, type Timeline, type TimelineContext } from '../timing/timeline.js';
 import type { ProgrammeSlug } from '../values/unit.js';
 import type { Syllabus } from '../syllabus/syllabus.js';
@@ -29,6 +30,8 @@ export interface EvaluationContext extends Omit<TimelineContext, 'meanAgeYears'>
 
 export interface Evaluation {
   readonly timeline: Timeline;
+  /** How sure the length of the class is. */
+  readonly span: Span;
   readonly effort: EffortCurve;
   readonly versions: readonly Version[];
   readonly findings: readonly Finding[];
@@ -45,11 +48,13 @@ export function meanAge(agesYears: readonly number[]): number {
 export function evaluatePlan(plan: ClassPlan, library: Library, context: EvaluationContext): Evaluation {
   const meanAgeYears = meanAge(context.agesYears);
   const timeline = timelineOf(plan, library, { ...context, meanAgeYears });
+  const span = spanOf(timeline, context.pace.spread);
   const effort = effortCurveOf(timeline);
   const versions = versionsOf(firstRounds(timeline.items), library, context);
   const checkContext: CheckContext = {
     plan,
     timeline,
+    span,
     effort,
     library,
     programme: context.programme,
@@ -63,5 +68,5 @@ export function evaluatePlan(plan: ClassPlan, library: Library, context: Evaluat
     versions,
     room: context.room,
   };
-  return { timeline, effort, versions, findings: findingsOn(checkContext) };
+  return { timeline, span, effort, versions, findings: findingsOn(checkContext) };
 }

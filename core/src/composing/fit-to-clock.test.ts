@@ -133,7 +133,7 @@ describe('fit to the clock', () => {
   it('explains what the record says is known as such, before anything is lost', () => {
     const overruled = aPlan({ skill: [one('skill', 's', 6, { familiarity: 'new' })] });
     const exposures = new Map([['skill', { shareInLastTwoClasses: 1, shareInLastEightWeeks: 1 }]]);
-    const slot = timelineOf(overruled, library, { ...aContext(), meanAgeYears: 9 }).totalSeconds - 20;
+    const slot = timelineOf(overruled, library, { ...aContext(), meanAgeYears: 9 }).totalSeconds - 15;
     const fit = fitToClock(overruled, library, aContext({ slotMinutes: slot / 60, exposures }));
     expect(fit.steps).toMatchObject([{ edit: { kind: 'set-familiarity', familiarity: 'from-record' } }]);
   });

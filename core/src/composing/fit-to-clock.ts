@@ -2,7 +2,9 @@ import { activeSecondsOf, sameDose, stepDose, type Dose } from '../movement/dose
 import type { MovementKind } from '../movement/kind.js';
 import type { Library } from '../movement/library.js';
 import { familiarityOf } from '../timing/familiarity.js';
-import { partsOf, secondsOf, surroundingsAfter, type ItemTimeContext, type Surroundings } from '../timing/item-time.js';
+import { partsOf, secondsOf, type ItemTimeContext } from '../timing/item-time.js';
+import { surroundingsAfter, type Surroundings } from '../timing/surroundings.js';
+import { wayOf } from '../timing/way-of.js';
 import { firstRounds, itemTotals, timelineOf, type TimedItem } from '../timing/timeline.js';
 import type { ItemId, Seconds } from '../values/unit.js';
 import { rowsOf } from '../class-plan/circuit.js';
@@ -72,7 +74,7 @@ interface Option {
   readonly cost: number;
 }
 
-type Taught = Pick<TimedItem, 'item' | 'movement' | 'familiarity' | 'round' | 'roundRestSeconds'>;
+type Taught = Pick<TimedItem, 'item' | 'section' | 'movement' | 'familiarity' | 'round' | 'roundRestSeconds'>;
 
 /** What is decided on together: a single item, or a circuit with all its rounds. */
 interface Unit {
@@ -97,7 +99,7 @@ function unitsOf(plan: ClassPlan, items: readonly TimedItem[]): readonly Unit[] 
  */
 export function fitToClock(plan: ClassPlan, library: Library, context: EvaluationContext): Fit {
   // versions do not change how long it takes
-  const own: EvaluationContext = { ...context, children: [] };
+  const own: EvaluationContext = { ...context, children: [], style: plan.style ?? context.style };
   const timeline = timelineOf(plan, library, { ...own, meanAgeYears: meanAge(own.agesYears) });
   const slot = own.slotMinutes * 60;
   if (timeline.totalSeconds <= slot + 0.5) return lengthened(plan, library, own, timeline.totalSeconds);
@@ -271,8 +273,7 @@ function cheapest(
   return { steps, totalSeconds: end.seconds, cost: end.cost };
 }
 
-const placeOf = (before: Surroundings | null): string =>
-  before ? `${before.level ?? ''} ${before.framing ?? ''} ${String(before.fetched.size)}` : '';
+const placeOf = (before: Surroundings | null): string => (before ? `${before.level ?? ''} ${String(before.fetched.size)}` : '');
 
 /** Of paths that end in the same place, those that no other beats in both time and cost; of those close together the cheapest. */
 function undominated(paths: Path[]): readonly Path[] {
@@ -296,14 +297,14 @@ const mostPaths = 400;
 function taughtFrom(
   taught: readonly Taught[],
   from: Surroundings | null,
-  { settings, paces }: EvaluationContext,
+  { settings, pace, style }: EvaluationContext,
   meanAgeYears: number,
 ): { readonly seconds: Seconds; readonly before: Surroundings | null } {
   let seconds = 0;
   let before = from;
-  for (const { item, movement, familiarity, round, roundRestSeconds } of taught) {
-    const pace = paces.get(movement.kind) ?? 1;
-    const context: ItemTimeContext = { settings, meanAgeYears, familiarity, pace, before, pass: { round, roundRestSeconds } };
+  for (const { item, section, movement, familiarity, round, roundRestSeconds } of taught) {
+    const way = wayOf(item, section, movement, { familiarity, before, style });
+    const context: ItemTimeContext = { settings, meanAgeYears, familiarity, way, pace, before, pass: { round, roundRestSeconds } };
     seconds += secondsOf(partsOf(item, movement, context));
     before = surroundingsAfter(movement, before);
   }

@@ -92,12 +92,12 @@ describe('a warm-up that is a song', () => {
 
 describe('a phrase to its own track', () => {
   const counts: Dose = { kind: 'counts', eights: 4, bpm: 100, repeats: 1, countIn: 8 };
-  const phrase = aPlan({ combination: [anItem('skip'), anItem('phrase', { dose: counts, music: song(48, 120) })] });
+  const phrase = aPlan({ combination: [anItem('skip'), anItem('phrase', { dose: counts, music: song(50, 120) })] });
 
   it('is counted to its beat, and has as many 8-counts as the music', () => {
     const { doses, gap } = fitted(phrase, { item: 'phrase' });
-    // 48 s less 2 s of set-up less a count-in of 4 s at 120 beats a minute: 42 s, 10.5 8-counts of 4 s
-    expect(doses[1]).toEqual({ ...counts, bpm: 120, eights: 10 });
+    // 50 s less a count-in of 4 s at 120 beats a minute: 46 s, 11.5 8-counts of 4 s
+    expect(doses[1]).toEqual({ ...counts, bpm: 120, eights: 11 });
     expect(gap).toBeCloseTo(2, 6);
     expect(doses[0]).toEqual(timed(60));
   });

@@ -1,6 +1,8 @@
 import { itemOf } from '../class-plan/new-item.js';
 import { circuitFaultsIn, tidied } from '../class-plan/circuit.js';
+import { taughtAs, type ItemTeaching } from '../class-plan/edit.js';
 import type { Track } from '../class-plan/music.js';
+import type { TeachingStyle, Way } from '../class-plan/way.js';
 import { placedItems, type Circuit, type ClassPlan, type Familiarity, type Item } from '../class-plan/class-plan.js';
 import type { AgeBand } from '../movement/age-band.js';
 import type { Dose } from '../movement/dose.js';
@@ -20,10 +22,12 @@ export interface WrittenPlan {
   readonly startsAt?: string;
   readonly focus?: readonly MovementSlug[];
   readonly circuits?: readonly Circuit[];
+  readonly style?: TeachingStyle;
   readonly sections: readonly {
     readonly kind: SectionKind;
     readonly music?: Track;
-    readonly items: readonly {
+    readonly way?: Way;
+    readonly items: readonly ({
       readonly id?: string;
       readonly movement: MovementSlug;
       readonly dose?: Dose;
@@ -34,7 +38,7 @@ export interface WrittenPlan {
       readonly note?: string;
       readonly circuit?: CircuitId;
       readonly music?: Track;
-    }[];
+    } & ItemTeaching)[];
   }[];
 }
 
@@ -60,6 +64,7 @@ export function readPlan(file: WrittenPlan, library: Library, band: AgeBand): Re
     id: `section-${String(sectionIndex + 1)}`,
     kind: section.kind,
     ...(section.music ? { music: section.music } : {}),
+    ...(section.way ? { way: section.way } : {}),
     items: section.items.flatMap((written, itemIndex): readonly Item[] => {
       const field = `sections.${String(sectionIndex)}.items.${String(itemIndex)}`;
       count += 1;
@@ -73,13 +78,18 @@ export function readPlan(file: WrittenPlan, library: Library, band: AgeBand): Re
         return [];
       }
       faults.push(...unfit(written, movement, field));
-      return [{ ...itemOf(movement, band), ...asItem(written), id }];
+      return [taughtAs({ ...itemOf(movement, band), ...asItem(written), id }, written)];
     }),
   }));
   (file.focus ?? []).forEach((movement, index) => {
     if (!library.has(movement)) faults.push({ kind: 'movement-unknown', field: `focus.${String(index)}`, movement });
   });
-  const plan: ClassPlan = { sections, focus: file.focus ?? [], ...(file.circuits ? { circuits: file.circuits } : {}) };
+  const plan: ClassPlan = {
+    sections,
+    focus: file.focus ?? [],
+    ...(file.circuits ? { circuits: file.circuits } : {}),
+    ...(file.style ? { style: file.style } : {}),
+  };
   for (const fault of circuitFaultsIn(plan))
     faults.push(
       fault.kind === 'circuit-twice'
@@ -144,10 +154,12 @@ export function writtenPlan(
     ...about,
     focus: plan.focus,
     ...(plan.circuits ? { circuits: plan.circuits } : {}),
-    sections: plan.sections.map(({ kind, music, items }) => ({
+    ...(plan.style ? { style: plan.style } : {}),
+    sections: plan.sections.map(({ kind, music, way, items }) => ({
       kind,
       ...(music ? { music } : {}),
-      items: items.map((item) => ({ id: item.id, ...asItem(item) })),
+      ...(way ? { way } : {}),
+      items: items.map((item) => taughtAs({ id: item.id, ...asItem(item) }, item)),
     })),
     movements: [...used].flatMap((slug) => library.get(slug) ?? []),
   };

@@ -87,6 +87,20 @@ export function activeSecondsOf(dose: Dose): Seconds {
   }
 }
 
+/** Doing it once, as somebody shows it to those who watch: a set, a phrase without its repeats, or all of a time. */
+export function shownSecondsOf(dose: Dose): Seconds {
+  switch (dose.kind) {
+    case 'reps':
+      return dose.reps * dose.secondsPerRep;
+    case 'hold':
+      return dose.holdSeconds;
+    case 'timed':
+      return dose.seconds;
+    case 'counts':
+      return (8 * dose.eights * 60) / dose.bpm;
+  }
+}
+
 /** Rest and count-in of one side in seconds: the part of the work in which nobody moves. */
 export function restSecondsOf(dose: Dose): Seconds {
   switch (dose.kind) {

@@ -16,18 +16,33 @@ export interface Pass {
  * what is being taught is known by its item, not by its place.
  */
 export interface Run {
-  readonly v: 1;
+  readonly v: 2;
   readonly startedAt: Milliseconds;
   readonly itemIndex: number;
   /** What stands at `itemIndex`; null as long as nobody looked. */
   readonly pass: Pass | 'over' | null;
   readonly itemStartedAt: Milliseconds;
+  /** When the body began, where somebody said so; null as long as that is when the plan says. */
+  readonly workStartedAt: Milliseconds | null;
   readonly pausedAt: Milliseconds | null;
-  /** Real seconds per item so far; an item taught twice is summed. */
+  /** Pauses of this item that are over, by what they interrupted. */
+  readonly pausedSeconds: RealParts;
+  /** Real seconds per item so far, pauses included; an item taught twice is summed. */
   readonly realSeconds: Readonly<Record<ItemId, Seconds>>;
+  /** What was really measured, by `passKey`; taught again, the last time counts. What was skipped or left early is not in it. */
+  readonly realParts: Readonly<Record<string, RealParts>>;
 }
 
-export type RunMove = 'on' | 'back' | 'pause' | 'resume';
+/** What explaining and going there took, and what the work with all around it took. */
+export interface RealParts {
+  readonly explain: Seconds;
+  readonly work: Seconds;
+}
+
+export const passKey = (item: ItemId, round: number): string => `${item} ${String(round)}`;
+
+/** `go`: the explaining is over, the work begins now. */
+export type RunMove = 'on' | 'back' | 'pause' | 'resume' | 'go';
 
 /** Where a class is at a moment. */
 export interface Position {
@@ -45,8 +60,21 @@ export interface Position {
   readonly isPaused: boolean;
 }
 
+const noPause: RealParts = { explain: 0, work: 0 };
+
 export function startRun(now: Milliseconds): Run {
-  return { v: 1, startedAt: now, itemIndex: 0, pass: null, itemStartedAt: now, pausedAt: null, realSeconds: {} };
+  return {
+    v: 2,
+    startedAt: now,
+    itemIndex: 0,
+    pass: null,
+    itemStartedAt: now,
+    workStartedAt: null,
+    pausedAt: null,
+    pausedSeconds: noPause,
+    realSeconds: {},
+    realParts: {},
+  };
 }
 
 /** A run of less than a third of a class was a try of it: the class is still to be taught. */
@@ -60,20 +88,43 @@ export function isTryOfAClass(taughtSeconds: Seconds, lengthMinutes: number): bo
  */
 export function openRun(kept: unknown): Run | null {
   if (typeof kept !== 'object' || kept === null) return null;
-  const { v, startedAt, itemIndex, itemStartedAt, pausedAt, realSeconds, pass } = kept as Readonly<Record<string, unknown>>;
+  const {
+    v,
+    startedAt,
+    itemIndex,
+    itemStartedAt,
+    workStartedAt = null,
+    pausedAt,
+    pausedSeconds,
+    realSeconds,
+    realParts,
+    pass,
+  } = kept as Readonly<Record<string, unknown>>;
   const isTime = (value: unknown): value is number => typeof value === 'number' && Number.isFinite(value);
-  if (v !== undefined && v !== 1) return null;
+  // before 2 nothing was known of parts
+  if (v !== undefined && v !== 1 && v !== 2) return null;
   if (!isTime(startedAt) || !isTime(itemIndex) || !isTime(itemStartedAt) || !(pausedAt === null || isTime(pausedAt))) return null;
+  if (workStartedAt !== null && !isTime(workStartedAt)) return null;
   if (typeof realSeconds !== 'object' || realSeconds === null || !Object.values(realSeconds).every(isTime)) return null;
+  const parts = typeof realParts === 'object' && realParts !== null ? Object.entries(realParts) : [];
   return {
-    v: 1,
+    v: 2,
     startedAt,
     itemIndex: Math.max(0, Math.floor(itemIndex)),
     pass: pass === 'over' || isPass(pass) ? pass : null,
     itemStartedAt,
+    workStartedAt,
     pausedAt,
+    pausedSeconds: isParts(pausedSeconds) ? pausedSeconds : noPause,
     realSeconds: realSeconds as Run['realSeconds'], // looked at above
+    realParts: Object.fromEntries(parts.flatMap(([key, value]) => (isParts(value) ? [[key, value]] : []))),
   };
+}
+
+function isParts(value: unknown): value is RealParts {
+  if (typeof value !== 'object' || value === null) return false;
+  const { explain, work } = value as Readonly<Record<string, unknown>>;
+  return typeof explain === 'number' && Number.isFinite(explain) && typeof work === 'number' && Number.isFinite(work);
 }
 
 function isPass(value: unknown): value is Pass {
@@ -109,6 +160,18 @@ function momentOf(run: Run, now: Milliseconds): Milliseconds {
   return run.pausedAt ?? now;
 }
 
+/** Explaining and going there, as planned. */
+const plannedExplain = (timed: TimedItem): Seconds => timed.workStartSecond - timed.startSecond;
+
+/** How far the item is, on the clock of the plan: where the work began by hand, it counts from there. */
+function planSeconds(run: Run, timed: TimedItem, moment: Milliseconds): Seconds {
+  return run.workStartedAt === null ? (moment - run.itemStartedAt) / 1000 : plannedExplain(timed) + (moment - run.workStartedAt) / 1000;
+}
+
+function isExplaining(run: Run, timed: TimedItem, moment: Milliseconds): boolean {
+  return run.workStartedAt === null && planSeconds(run, timed, moment) < plannedExplain(timed);
+}
+
 /**
  * Takes the run to where the clock says: items whose time is over are left, also several at once after the tab slept.
  * @returns the same object when nothing changed.
@@ -116,7 +179,10 @@ function momentOf(run: Run, now: Milliseconds): Milliseconds {
 export function caughtUp(run: Run, items: readonly TimedItem[], now: Milliseconds): Run {
   let current = anchored(run, items);
   for (let timed = items[current.itemIndex]; timed; timed = items[current.itemIndex]) {
-    const endsAt = current.itemStartedAt + timed.seconds * 1000;
+    const endsAt =
+      current.workStartedAt === null
+        ? current.itemStartedAt + timed.seconds * 1000
+        : current.workStartedAt + (timed.seconds - plannedExplain(timed)) * 1000;
     if (momentOf(current, now) < endsAt) break;
     current = leave(current, items, endsAt, current.itemIndex + 1);
   }
@@ -126,32 +192,72 @@ export function caughtUp(run: Run, items: readonly TimedItem[], now: Millisecond
 /** One press of a key. `back` goes to the start of the item, or, in its first three seconds, to the item before. */
 export function moved(run: Run, move: RunMove, items: readonly TimedItem[], now: Milliseconds): Run {
   const current = caughtUp(run, items, now);
-  const moment = momentOf(current, now);
   const timed = items[current.itemIndex];
   switch (move) {
     case 'pause':
       return current.pausedAt === null && timed ? { ...current, pausedAt: now } : current;
     case 'resume':
-      return current.pausedAt === null
-        ? current
-        : { ...current, pausedAt: null, itemStartedAt: current.itemStartedAt + now - current.pausedAt };
+      return resumed(current, timed, now);
+    case 'go': {
+      if (!timed || !isExplaining(current, timed, momentOf(current, now))) return current;
+      return { ...resumed(current, timed, now), workStartedAt: now };
+    }
     case 'on':
-      return timed ? leave(current, items, moment, current.itemIndex + 1) : current;
+      return timed ? leave(halted(current, timed, now), items, now, current.itemIndex + 1) : current;
     case 'back': {
-      const isAtStart = moment - current.itemStartedAt < 3000;
+      const isAtStart = momentOf(current, now) - current.itemStartedAt < 3000;
       const index = Math.max(0, Math.min(items.length - 1, current.itemIndex - (isAtStart || !timed ? 1 : 0)));
       return timed
-        ? leave(current, items, moment, index)
-        : { ...current, itemIndex: index, pass: passAt(items, index), itemStartedAt: moment };
+        ? leave(halted(current, timed, now), items, now, index)
+        : { ...current, itemIndex: index, pass: passAt(items, index), itemStartedAt: now, workStartedAt: null };
     }
   }
 }
 
+/** The pause is over: the item goes on where it was, and is as much longer. */
+function resumed(run: Run, timed: TimedItem | undefined, now: Milliseconds): Run {
+  return run.pausedAt === null ? run : { ...halted(run, timed, now), pausedAt: null };
+}
+
+/** Counts the pause so far to what it interrupts; a run that goes on stays as it is. */
+function halted(run: Run, timed: TimedItem | undefined, now: Milliseconds): Run {
+  const { pausedAt, pausedSeconds } = run;
+  if (pausedAt === null) return run;
+  const part = timed && isExplaining(run, timed, pausedAt) ? 'explain' : 'work';
+  const pause = now - pausedAt;
+  return {
+    ...run,
+    pausedAt: now,
+    itemStartedAt: run.itemStartedAt + pause,
+    workStartedAt: run.workStartedAt === null ? null : run.workStartedAt + pause,
+    pausedSeconds: { ...pausedSeconds, [part]: pausedSeconds[part] + pause / 1000 },
+  };
+}
+
+/** An item counts from a third of its work on (model.md): what was left before was skipped. */
+const leastShareOfWork = 1 / 3;
+
 function leave(run: Run, items: readonly TimedItem[], at: Milliseconds, nextIndex: number): Run {
-  const id = items[run.itemIndex]?.item.id ?? '';
+  const timed = items[run.itemIndex];
+  const id = timed?.item.id ?? '';
   const spent = Math.max(0, (at - run.itemStartedAt) / 1000);
-  const realSeconds = { ...run.realSeconds, [id]: (run.realSeconds[id] ?? 0) + spent };
-  return { ...run, itemIndex: nextIndex, pass: passAt(items, nextIndex), itemStartedAt: at, realSeconds };
+  const planned = timed ? plannedExplain(timed) : 0;
+  const explain = run.workStartedAt === null ? Math.min(spent, planned) : (run.workStartedAt - run.itemStartedAt) / 1000;
+  const work = Math.max(0, spent - explain);
+  const { pausedSeconds } = run;
+  const isDone = timed !== undefined && work > 0 && work >= (timed.seconds - planned) * leastShareOfWork;
+  return {
+    ...run,
+    itemIndex: nextIndex,
+    pass: passAt(items, nextIndex),
+    itemStartedAt: at,
+    workStartedAt: null,
+    pausedSeconds: noPause,
+    realSeconds: { ...run.realSeconds, [id]: (run.realSeconds[id] ?? 0) + spent + pausedSeconds.explain + pausedSeconds.work },
+    realParts: isDone
+      ? { ...run.realParts, [passKey(id, timed.round)]: { explain: explain + pausedSeconds.explain, work: work + pausedSeconds.work } }
+      : run.realParts,
+  };
 }
 
 /** What to show at a moment. Expects a run that is caught up. */
@@ -159,7 +265,7 @@ export function positionOf(kept: Run, items: readonly TimedItem[], now: Millisec
   const run = anchored(kept, items);
   const timed = items[run.itemIndex] ?? null;
   const moment = momentOf(run, now);
-  const elapsed = timed ? Math.min(timed.seconds, (moment - run.itemStartedAt) / 1000) : 0;
+  const elapsed = timed ? Math.min(timed.seconds, planSeconds(run, timed, moment)) : 0;
   const inStep = timed ? stepAt(stepsOf(timed), elapsed) : null;
   const last = items.at(-1);
   const planned = timed ? timed.startSecond + elapsed : last ? last.startSecond + last.seconds : 0;

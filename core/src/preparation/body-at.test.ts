@@ -26,9 +26,9 @@ it('says what an item loads, since when it is ready, and whether the body is war
     effort: 2,
     movedSeconds: 120,
     isWarm: true,
-    // the jog, with going there, explaining and set-up
+    // the jog, with going there and naming it
     loads: [
-      { region: 'wrists', preparedSecondsAgo: 128 },
+      { region: 'wrists', preparedSecondsAgo: 125 },
       { region: 'core', preparedSecondsAgo: null },
     ],
     prepares: [],
@@ -37,8 +37,8 @@ it('says what an item loads, since when it is ready, and whether the body is war
 });
 
 it('counts a region as ready for fifteen minutes, to the second', () => {
-  expect(at(892)?.loads[0]?.preparedSecondsAgo).toBe(900);
-  expect(at(893)?.loads[0]?.preparedSecondsAgo).toBeNull();
+  expect(at(895)?.loads[0]?.preparedSecondsAgo).toBe(900);
+  expect(at(896)?.loads[0]?.preparedSecondsAgo).toBeNull();
   expect(at(119)?.isWarm).toBe(false);
 });
 

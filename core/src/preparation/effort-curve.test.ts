@@ -20,7 +20,7 @@ describe('the effort of a class', () => {
   });
 
   it('is what is done, at every ten seconds to the end', () => {
-    const { effort, timeline } = curveOf([[3, 595]]);
+    const { effort, timeline } = curveOf([[3, 596]]);
     expect(timeline.totalSeconds).toBe(600);
     expect(effort.values).toHaveLength(61);
     expect(new Set(effort.values)).toEqual(new Set([3]));
@@ -28,8 +28,8 @@ describe('the effort of a class', () => {
 
   it('is smoothed over the minute around: half way at the change', () => {
     const { effort, timeline } = curveOf([
-      [1, 295],
-      [4, 292],
+      [1, 296],
+      [4, 295],
     ]);
     const change = timeline.items[1]?.startSecond ?? 0;
     expect(change).toBe(300);

@@ -10,6 +10,7 @@ import type { SectionKind } from '../movement/section-kind.js';
 import type { Observation } from '../record/observation.js';
 import { criterionDefaults, type Criterion, type Requirement } from '../syllabus/syllabus.js';
 import type { ChildInClass, Home } from '../versions/child-in-class.js';
+import { plainPace } from '../timing/pace.js';
 import { defaultTimingSettings } from '../timing/settings.js';
 
 /** A movement of which only what matters is said: else a known standing mobiliser that asks nothing of anybody. */
@@ -100,7 +101,8 @@ export function aContext(said: Partial<EvaluationContext> = {}): EvaluationConte
   return {
     settings: defaultTimingSettings,
     exposures: new Map(),
-    paces: new Map(),
+    pace: plainPace,
+    style: 'as-it-comes',
     agesYears: [9],
     programme: 'gymnastics',
     slotMinutes: 45,

@@ -1,9 +1,12 @@
 import { passesOf, type Familiarity, type Item } from '../class-plan/class-plan.js';
-import { activeSecondsOf, restSecondsOf, type Dose } from '../movement/dose.js';
+import { activeSecondsOf, restSecondsOf, shownSecondsOf, type Dose } from '../movement/dose.js';
 import type { MovementKind } from '../movement/kind.js';
-import type { Framing, Movement } from '../movement/movement.js';
+import type { Movement } from '../movement/movement.js';
 import type { Seconds } from '../values/unit.js';
+import { explainPace, type Pace } from './pace.js';
 import type { TimingSettings } from './settings.js';
+import { changesLevel, fetches, type Surroundings } from './surroundings.js';
+import type { Way } from '../class-plan/way.js';
 
 /** What the seconds of one item are made of; they add up to its length. */
 export interface TimeParts {
@@ -19,67 +22,53 @@ export interface ItemTimeContext {
   readonly settings: TimingSettings;
   readonly meanAgeYears: number;
   readonly familiarity: Familiarity;
-  /** The instructor's learned pace for the kind: 1 as reckoned, 1.2 a fifth slower. */
-  readonly pace: number;
+  readonly way: Way;
+  readonly pace: Pace;
   readonly before: Surroundings | null;
   /** Which round of a circuit it is, and the rest before it; left out for what is done once. */
   readonly pass?: { readonly round: number; readonly roundRestSeconds: Seconds };
-}
-
-/** Where the class stands when an item begins. */
-export interface Surroundings {
-  readonly level: 'floor' | 'standing' | null;
-  readonly framing: Framing | null;
-  readonly fetched: ReadonlySet<string>;
 }
 
 export function ageFactor(meanAgeYears: number, settings: TimingSettings): number {
   return settings.ageFactors.find(({ belowYears }) => meanAgeYears < belowYears)?.factor ?? 1;
 }
 
-/** Explaining in seconds, before age and pace: model.md. A routine is never longer than what is new would be. */
-export function explainSeconds(kind: MovementKind, tiersInUse: number, familiarity: Familiarity, settings: TimingSettings): Seconds {
-  const whenNew = settings.explainNewSeconds[kind] + Math.max(0, tiersInUse - 1) * settings.explainFurtherTierSeconds;
-  switch (familiarity) {
-    case 'new':
-      return whenNew;
-    case 'known':
-      return whenNew * settings.knownShare;
-    case 'routine':
-      return Math.min(whenNew, settings.explainRoutineSeconds);
+/**
+ * Explaining in seconds, before pace (model.md): what the instructor wrote, or what a kind takes in its way. Age changes nothing: the
+ * young are told less, not more. What is watched first is done once by the instructor alone: a set, or the phrase.
+ */
+export function explainSeconds(
+  item: Pick<Item, 'dose' | 'tiers' | 'explainSeconds'>,
+  kind: MovementKind,
+  way: Way,
+  familiarity: Familiarity,
+  settings: TimingSettings,
+): Seconds {
+  const shown = way === 'watch' ? shownSecondsOf(item.dose) : 0;
+  if (item.explainSeconds !== undefined) return item.explainSeconds + shown;
+  const of = settings.explainSeconds[kind];
+  if (way === 'flow') return of.flow;
+  // who joins in is shown nothing, and knows the versions
+  const tiers = way === 'follow' ? 0 : (item.tiers.length - 1) * settings.explainFurtherTierSeconds;
+  if (familiarity === 'new' && way !== 'follow') {
+    const eights = kind === 'combination' && item.dose.kind === 'counts' ? item.dose.eights : 1;
+    return of.new + (eights - 1) * settings.explainFurtherEightSeconds + tiers + shown;
   }
+  return (way === 'teach' ? of.known : of.follow) + tiers + shown;
 }
 
-/** Going to an item from the one before, in seconds; nothing for the first item of a class. */
-export function goToSeconds(movement: Movement, before: Surroundings | null, settings: TimingSettings): Seconds {
-  const fetches = movement.needs.equipment.some((thing) => !before?.fetched.has(thing)) ? settings.fetchSeconds : 0;
-  if (!before) return fetches;
-  return (
-    settings.goToSeconds +
-    (changesLevel(movement, before) ? settings.levelChangeSeconds : 0) +
-    (changesFraming(movement, before) ? settings.reframeSeconds : 0) +
-    fetches
-  );
-}
-
-/** True when the children go from standing to the floor or back. */
-export function changesLevel(movement: Movement, before: Surroundings | null): boolean {
-  return movement.level !== 'either' && before?.level != null && before.level !== movement.level;
-}
-
-/** True when the camera has to show something else than before. */
-export function changesFraming(movement: Movement, before: Surroundings | null): boolean {
-  return movement.view !== null && before?.framing != null && before.framing !== movement.view.framing;
-}
-
-/** Where the class stands once an item is done. */
-export function surroundingsAfter(movement: Movement, before: Surroundings | null): Surroundings {
-  const fetched = movement.needs.equipment;
-  return {
-    level: movement.level === 'either' ? (before?.level ?? null) : movement.level,
-    framing: movement.view?.framing ?? before?.framing ?? null,
-    fetched: fetched.length === 0 && before ? before.fetched : new Set([...(before?.fetched ?? []), ...fetched]),
-  };
+/** Going to an item from the one before, in seconds; for the first item of a class, what has to be fetched or built. */
+export function goToSeconds(
+  item: Pick<Item, 'build' | 'isCameraMoved'>,
+  movement: Movement,
+  way: Way,
+  before: Surroundings | null,
+  settings: TimingSettings,
+): Seconds {
+  const things = item.build ? item.build.seconds : fetches(movement, before) ? settings.fetchSeconds : 0;
+  const camera = item.isCameraMoved ? settings.cameraMoveSeconds : 0;
+  if (!before) return things + camera;
+  return (way === 'flow' ? 0 : settings.goToSeconds) + (changesLevel(movement, before) ? settings.levelChangeSeconds : 0) + camera + things;
 }
 
 /** True for a dose whose length is given by the clock or by music: neither age nor pace stretches it. */
@@ -87,33 +76,41 @@ export function isClockBound(dose: Dose): boolean {
   return dose.kind === 'timed' || dose.kind === 'counts';
 }
 
-function setUpSeconds(kind: MovementKind, dose: Dose, settings: TimingSettings): Seconds {
+function setUpSeconds(kind: MovementKind, dose: Dose, way: Way, settings: TimingSettings): Seconds {
   if (dose.kind === 'hold') return settings.setUpHoldSeconds;
-  return kind === 'skill' ? settings.setUpSkillSeconds : settings.setUpSeconds;
+  if (kind === 'skill') return settings.setUpSkillSeconds;
+  return way === 'teach' || way === 'watch' ? settings.setUpSeconds : 0;
 }
 
 /** By what the work of a dose is multiplied: age and pace, or nothing where clock or music lead. */
-export function workFactor(dose: Dose, context: ItemTimeContext): number {
-  return isClockBound(dose) ? 1 : ageFactor(context.meanAgeYears, context.settings) * context.pace;
+export function workFactor(
+  dose: Dose,
+  { meanAgeYears, settings, pace }: Pick<ItemTimeContext, 'meanAgeYears' | 'settings' | 'pace'>,
+): number {
+  return isClockBound(dose) ? 1 : ageFactor(meanAgeYears, settings) * pace.work;
 }
 
 /**
  * The seconds of one item, by part. Formula of model.md:
- * explain + go-to + sides × (set-up + work) + (sides − 1) × change of side; explaining and working × age factor;
- * everything but timed and counted work × learned pace. In a further round of a circuit nothing is explained again, and the rest
- * between two rounds, which the clock gives, is part of going there. Not rounded.
+ * explain + go-to + sides × (set-up + work) + (sides − 1) × change of side. Set-up, work and change of side × age and pace – the work
+ * of timed and counted doses as the clock has it –; explaining and going there × the pace of explaining. Partners who take turns do
+ * the work one after the other. In a further round of a circuit nothing is explained again, and the rest between two rounds, which
+ * the clock gives, is part of going there. Not rounded.
  */
 export function partsOf(item: Item, movement: Movement, context: ItemTimeContext): TimeParts {
-  const { settings, pace } = context;
+  const { settings, pace, way, before } = context;
   const sides = passesOf(item);
+  const turns = item.takesTurns ? 2 : 1;
   const isAgain = (context.pass?.round ?? 1) > 1;
-  const explained = isAgain ? 0 : explainSeconds(movement.kind, item.tiers.length, context.familiarity, settings);
+  const explained = isAgain ? 0 : explainSeconds(item, movement.kind, way, context.familiarity, settings);
+  const talking = explainPace(pace, way, movement.kind);
+  const around = ageFactor(context.meanAgeYears, settings) * (isClockBound(item.dose) ? 1 : pace.work);
   return {
-    explain: explained * ageFactor(context.meanAgeYears, settings) * pace,
-    goTo: goToSeconds(movement, context.before, settings) * pace + (context.pass?.roundRestSeconds ?? 0),
-    setUp: sides * setUpSeconds(movement.kind, item.dose, settings) * pace,
-    work: sides * (activeSecondsOf(item.dose) + restSecondsOf(item.dose)) * workFactor(item.dose, context),
-    sideChange: (sides - 1) * settings.changeOfSideSeconds[movement.kind] * pace,
+    explain: explained * talking,
+    goTo: goToSeconds(item, movement, way, before, settings) * talking + (context.pass?.roundRestSeconds ?? 0),
+    setUp: sides * setUpSeconds(movement.kind, item.dose, way, settings) * around,
+    work: sides * turns * (activeSecondsOf(item.dose) + restSecondsOf(item.dose)) * workFactor(item.dose, context),
+    sideChange: (sides - 1) * settings.changeOfSideSeconds[movement.kind] * around,
   };
 }
 

@@ -1,70 +1,83 @@
 import type { MovementKind } from '../movement/kind.js';
 import type { Seconds } from '../values/unit.js';
 
-/** What everything around the work costs. Each number stands once; a club can change it. Source: job.md, model.md. */
+/** What explaining one kind costs: going on, named, shown again, shown for the first time. */
+export interface ExplainSeconds {
+  readonly flow: Seconds;
+  readonly follow: Seconds;
+  readonly known: Seconds;
+  readonly new: Seconds;
+}
+
+/** What everything around the work costs. Each number stands once; a club can change it. Source: model.md, measured on whole classes. */
 export interface TimingSettings {
-  /** Explaining something new to the group, by kind. */
-  readonly explainNewSeconds: Readonly<Record<MovementKind, Seconds>>;
-  /** More for each version beyond the first. */
+  readonly explainSeconds: Readonly<Record<MovementKind, ExplainSeconds>>;
+  /** A new combination takes more for each eight beyond the first. */
+  readonly explainFurtherEightSeconds: Seconds;
+  /** More for each version shown beyond the first. */
   readonly explainFurtherTierSeconds: Seconds;
-  /** Share of the explanation that something known still takes. */
-  readonly knownShare: number;
-  /** Naming something that is routine. */
-  readonly explainRoutineSeconds: Seconds;
+  /** Going to what is not reached in a flow. */
   readonly goToSeconds: Seconds;
   readonly levelChangeSeconds: Seconds;
-  readonly reframeSeconds: Seconds;
+  /** The camera is really moved. */
+  readonly cameraMoveSeconds: Seconds;
+  /** Something is fetched, where the item does not say how long that takes. */
   readonly fetchSeconds: Seconds;
   readonly setUpHoldSeconds: Seconds;
   readonly setUpSkillSeconds: Seconds;
+  /** Of everything else that is taught rather than joined in. */
   readonly setUpSeconds: Seconds;
   readonly changeOfSideSeconds: Readonly<Record<MovementKind, Seconds>>;
   /** Younger children are slower: the first band whose limit the mean age lies below; else 1. */
   readonly ageFactors: readonly { readonly belowYears: number; readonly factor: number }[];
 }
 
+const ofStretches: ExplainSeconds = { flow: 1, follow: 4, known: 6, new: 15 };
+const ofDrills: ExplainSeconds = { flow: 2, follow: 6, known: 9, new: 28 };
+const ofNothing: ExplainSeconds = { flow: 0, follow: 0, known: 0, new: 0 };
+
 export const defaultTimingSettings: TimingSettings = {
-  explainNewSeconds: {
-    'pulse-raiser': 15,
-    mobiliser: 15,
-    'dynamic-stretch': 15,
-    'static-stretch': 15,
-    strength: 15,
-    basic: 22,
-    game: 22,
-    drill: 25,
-    skill: 36,
-    combination: 45,
-    // not in model.md: a ritual or breathing is led rather than explained; a talk and a drink explain themselves
-    ritual: 10,
-    breathing: 10,
-    break: 0,
-    talk: 0,
+  explainSeconds: {
+    'pulse-raiser': ofStretches,
+    mobiliser: ofStretches,
+    'dynamic-stretch': ofStretches,
+    'static-stretch': ofStretches,
+    basic: { flow: 1, follow: 5, known: 9, new: 12 },
+    drill: ofDrills,
+    skill: { flow: 2, follow: 8, known: 13, new: 24 },
+    strength: { flow: 1, follow: 5, known: 8, new: 30 },
+    combination: { flow: 2, follow: 8, known: 16, new: 60 },
+    // not in model.md: a game has rules, as a drill has; a ritual and breathing are led as a stretch is; a talk and a drink explain
+    // themselves
+    game: ofDrills,
+    ritual: ofStretches,
+    breathing: ofStretches,
+    break: ofNothing,
+    talk: ofNothing,
   },
-  explainFurtherTierSeconds: 8,
-  knownShare: 0.4,
-  explainRoutineSeconds: 3,
-  goToSeconds: 3,
-  levelChangeSeconds: 6,
-  reframeSeconds: 8,
+  explainFurtherEightSeconds: 12,
+  explainFurtherTierSeconds: 6,
+  goToSeconds: 1,
+  levelChangeSeconds: 2,
+  cameraMoveSeconds: 6,
   fetchSeconds: 15,
   setUpHoldSeconds: 5,
-  setUpSkillSeconds: 4,
-  setUpSeconds: 2,
+  setUpSkillSeconds: 2,
+  setUpSeconds: 1,
   changeOfSideSeconds: {
-    'static-stretch': 4,
-    'dynamic-stretch': 4,
-    mobiliser: 4,
-    basic: 4,
-    strength: 6,
+    'static-stretch': 1,
+    'dynamic-stretch': 1,
+    mobiliser: 1,
+    basic: 2,
+    strength: 4,
+    skill: 3,
     drill: 12,
-    skill: 12,
     combination: 12,
     // not in model.md: as light as a stretch
-    'pulse-raiser': 4,
-    game: 4,
-    ritual: 4,
-    breathing: 4,
+    'pulse-raiser': 1,
+    game: 1,
+    ritual: 1,
+    breathing: 1,
     break: 0,
     talk: 0,
   },

@@ -5,7 +5,7 @@ import { movementKinds } from '../movement/kind.js';
 import { evaluatePlan } from '../composing/evaluation.js';
 import { familiarityOf } from './familiarity.js';
 import { secondsOf } from './item-time.js';
-import { learnedPace, type ItemRun } from './learned-pace.js';
+import { plainPace } from './pace.js';
 import { stepsOf } from './step.js';
 import { sectionSeconds } from './timeline.js';
 
@@ -48,7 +48,11 @@ describe('a class on the clock', () => {
   it('is as long as its items, its sections and its parts, and every item begins where the one before ends', () => {
     fc.assert(
       fc.property(plan, fc.double({ min: 0.7, max: 1.6, noNaN: true }), fc.integer({ min: 4, max: 13 }), (some, pace, age) => {
-        const { timeline } = evaluatePlan(some, library, aContext({ agesYears: [age], paces: new Map([['skill', pace]]) }));
+        const { timeline } = evaluatePlan(
+          some,
+          library,
+          aContext({ agesYears: [age], pace: { ...plainPace, explainAll: pace, work: pace } }),
+        );
         const sum = timeline.items.reduce((total, { parts }) => total + secondsOf(parts), 0);
         expect(timeline.totalSeconds).toBeCloseTo(sum, 6);
         expect(sectionSeconds(some, timeline).reduce((total, { seconds }) => total + seconds, 0)).toBeCloseTo(sum, 6);
@@ -80,14 +84,16 @@ describe('a class on the clock', () => {
     expect(timeline.items).toHaveLength(1);
   });
 
-  it('counts how often the children go to the floor and how often the camera has to move', () => {
+  it('counts how often the children go to the floor and how often the camera is really moved', () => {
     const side = { facing: 'side', framing: 'floor' } as const;
     const own = aLibrary(aMovement('fold', { level: 'floor', view: side }), aMovement('hop'));
     const { timeline } = evaluated(
-      aPlan({ drills: [anItem('hop'), anItem('fold'), anItem('drink'), anItem('fold', { id: 'f2' }), anItem('jog')] }),
+      aPlan({
+        drills: [anItem('hop'), anItem('fold', { isCameraMoved: true }), anItem('drink'), anItem('fold', { id: 'f2' }), anItem('jog')],
+      }),
       own,
     );
-    expect([timeline.levelChanges, timeline.reframings]).toEqual([2, 2]);
+    expect([timeline.levelChanges, timeline.reframings]).toEqual([2, 1]);
   });
 
   it('counts as moving what bodies do, not explaining, resting or a drink', () => {
@@ -132,27 +138,5 @@ describe('how well a group knows a movement', () => {
       exposures,
     });
     expect(timeline.items.map(({ familiarity }) => familiarity)).toEqual(['routine', 'new']);
-  });
-});
-
-describe('the learned pace', () => {
-  const runs = (count: number, ratio: number): readonly ItemRun[] =>
-    Array.from({ length: count }, () => ({ kind: 'skill', plannedSeconds: 100, realSeconds: 100 * ratio }));
-
-  it('is 1 before anything was taught, and for a kind that was not', () => {
-    expect(learnedPace([], 'skill')).toBe(1);
-    expect(learnedPace(runs(10, 2), 'drill')).toBe(1);
-  });
-
-  it('goes from 1 towards what the classes say', () => {
-    expect(learnedPace(runs(5, 1.2), 'skill')).toBeCloseTo((5 + 6) / 10, 10);
-  });
-
-  it('looks at the newest forty items', () => {
-    expect(learnedPace([...runs(40, 1.2), ...runs(200, 3)], 'skill')).toBeCloseTo((5 + 48) / 45, 10);
-  });
-
-  it('leaves out what was planned at nothing', () => {
-    expect(learnedPace([{ kind: 'skill', plannedSeconds: 0, realSeconds: 50 }], 'skill')).toBe(1);
   });
 });

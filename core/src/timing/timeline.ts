@@ -1,23 +1,16 @@
 import { passesThrough } from '../class-plan/circuit.js';
 import { passesOf, type ClassPlan, type Familiarity, type Item, type Section } from '../class-plan/class-plan.js';
 import { activeSecondsOf } from '../movement/dose.js';
-import type { MovementKind } from '../movement/kind.js';
 import type { Library } from '../movement/library.js';
 import type { Movement } from '../movement/movement.js';
 import type { ItemId, MovementSlug, Seconds } from '../values/unit.js';
 import { familiarityOf, type Exposure } from './familiarity.js';
-import {
-  changesFraming,
-  changesLevel,
-  partsOf,
-  secondsOf,
-  surroundingsAfter,
-  workFactor,
-  type ItemTimeContext,
-  type Surroundings,
-  type TimeParts,
-} from './item-time.js';
+import { partsOf, secondsOf, workFactor, type ItemTimeContext, type TimeParts } from './item-time.js';
+import type { Pace } from './pace.js';
 import type { TimingSettings } from './settings.js';
+import { changesLevel, surroundingsAfter, type Surroundings } from './surroundings.js';
+import type { TeachingStyle, Way } from '../class-plan/way.js';
+import { wayOf } from './way-of.js';
 
 /** Who is taught and by whom, as far as time goes. */
 export interface TimelineContext {
@@ -25,8 +18,10 @@ export interface TimelineContext {
   readonly meanAgeYears: number;
   /** What the group has met, by movement; nothing known of a movement means new. */
   readonly exposures: ReadonlyMap<MovementSlug, Exposure>;
-  /** Learned pace per kind; 1 where a kind is not in it. */
-  readonly paces: ReadonlyMap<MovementKind, number>;
+  /** What classes taught say of the instructor. */
+  readonly pace: Pace;
+  /** How the instructor teaches, where the plan does not say it. */
+  readonly style: TeachingStyle;
 }
 
 /** One item on the clock; a station of a circuit is there once for each round. All times in seconds from the start of the class. */
@@ -35,6 +30,7 @@ export interface TimedItem {
   readonly section: Section;
   readonly movement: Movement;
   readonly familiarity: Familiarity;
+  readonly way: Way;
   readonly startSecond: Seconds;
   readonly seconds: Seconds;
   readonly parts: TimeParts;
@@ -56,6 +52,7 @@ export interface Timeline {
   /** Share of the time in which children move, 0 to 1; 0 for an empty plan. */
   readonly movingShare: number;
   readonly levelChanges: number;
+  /** How often the camera is really moved. */
   readonly reframings: number;
   /** Items whose movement the library does not have: they take no time and are listed here. */
   readonly unknown: readonly Item[];
@@ -70,6 +67,7 @@ export function timelineOf(plan: ClassPlan, library: Library, context: TimelineC
   let moving = 0;
   let levelChanges = 0;
   let reframings = 0;
+  const style = plan.style ?? context.style;
   for (const { item, section, round, rounds, roundRestSeconds } of passesThrough(plan)) {
     const movement = library.get(item.movement);
     if (!movement) {
@@ -77,11 +75,13 @@ export function timelineOf(plan: ClassPlan, library: Library, context: TimelineC
       continue;
     }
     const familiarity = item.familiarity ?? familiarityOf(context.exposures.get(item.movement));
+    const way = wayOf(item, section, movement, { familiarity, before, style });
     const timeContext: ItemTimeContext = {
       settings: context.settings,
       meanAgeYears: context.meanAgeYears,
       familiarity,
-      pace: context.paces.get(movement.kind) ?? 1,
+      way,
+      pace: context.pace,
       before,
       pass: { round, roundRestSeconds },
     };
@@ -93,6 +93,7 @@ export function timelineOf(plan: ClassPlan, library: Library, context: TimelineC
       section,
       movement,
       familiarity,
+      way,
       startSecond,
       seconds,
       parts,
@@ -103,7 +104,7 @@ export function timelineOf(plan: ClassPlan, library: Library, context: TimelineC
       roundRestSeconds,
     });
     levelChanges += changesLevel(movement, before) ? 1 : 0;
-    reframings += changesFraming(movement, before) ? 1 : 0;
+    reframings += item.isCameraMoved && round === 1 ? 1 : 0;
     moving += movingSeconds;
     startSecond += seconds;
     before = surroundingsAfter(movement, before);

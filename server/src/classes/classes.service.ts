@@ -14,12 +14,12 @@ import {
   groupBy,
   isTryOfAClass,
   learnedPace,
-  movementKinds,
+  paceSettings,
   openPlan,
   type ClassPlan,
   type ItemRun,
+  type LearnedPace,
   type KnownMark,
-  type TeachingRoom,
 } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
@@ -40,7 +40,6 @@ import { comingOf, notYetOnCalendar } from './coming-class.js';
 import { exposuresOf } from './exposure.js';
 
 const weeksRemembered = 8;
-const pacedItems = 40;
 const mostDaysAway = 550;
 
 interface ExpectedRow {
@@ -122,9 +121,9 @@ export class ClassesService {
       children,
       stored,
       exposures: [...exposures].map(([movement, exposure]) => ({ movement, ...exposure })),
-      paces: await this.paces(clubId, session.instructorId),
+      pace: await this.pace(clubId, session.instructorId),
       observations: observations.map(observationOf),
-      room: await this.roomOf(session.instructorId),
+      ...(await this.teachingOf(session.instructorId)),
       syllabus: await this.syllabuses.ladderOf(clubId, session.programme),
     };
   }
@@ -133,7 +132,7 @@ export class ClassesService {
   async comingContext(
     asker: Asker,
     groupId: string,
-  ): Promise<Pick<ClassPageResponse, 'children' | 'exposures' | 'paces'> & { readonly startsAt: string }> {
+  ): Promise<Pick<ClassPageResponse, 'children' | 'exposures' | 'pace' | 'style'> & { readonly startsAt: string }> {
     const { clubId } = asker;
     const group = await this.groups.find(clubId, groupId);
     const coming = (await this.coming(clubId)).find((one) => one.group.id === group.id);
@@ -148,7 +147,8 @@ export class ClassesService {
     return {
       children,
       exposures: [...exposures].map(([movement, exposure]) => ({ movement, ...exposure })),
-      paces: await this.paces(clubId, session.instructorId),
+      pace: await this.pace(clubId, session.instructorId),
+      style: (await this.teachingOf(session.instructorId)).style,
       startsAt: session.startsAt,
     };
   }
@@ -265,10 +265,15 @@ export class ClassesService {
     const byItem = new Map(request.times.map((time) => [time.itemId, time]));
     const known = [...byItem.values()].filter(({ itemId }) => movementOf.has(itemId));
     await this.source.query(
-      `INSERT INTO item_time (class_id, item_id, club_id, movement_slug, planned_seconds, real_seconds)
-       SELECT $1, t.item_id, $2, t.movement_slug, t.planned, t.real
-       FROM unnest($3::text[], $4::text[], $5::real[], $6::real[]) AS t (item_id, movement_slug, planned, real)
-       ON CONFLICT (class_id, item_id) DO UPDATE SET planned_seconds = EXCLUDED.planned_seconds, real_seconds = EXCLUDED.real_seconds`,
+      `INSERT INTO item_time (class_id, item_id, club_id, movement_slug, planned_seconds, real_seconds,
+                              way, is_clock_bound, planned_explain, real_explain, planned_work, real_work)
+       SELECT $1, t.item_id, $2, t.movement_slug, t.planned, t.real, t.way, t.is_clock_bound, t.planned_explain, t.real_explain,
+              t.planned_work, t.real_work
+       FROM unnest($3::text[], $4::text[], $5::real[], $6::real[], $7::text[], $8::boolean[], $9::real[], $10::real[], $11::real[], $12::real[])
+         AS t (item_id, movement_slug, planned, real, way, is_clock_bound, planned_explain, real_explain, planned_work, real_work)
+       ON CONFLICT (class_id, item_id) DO UPDATE SET planned_seconds = EXCLUDED.planned_seconds, real_seconds = EXCLUDED.real_seconds,
+         way = EXCLUDED.way, is_clock_bound = EXCLUDED.is_clock_bound, planned_explain = EXCLUDED.planned_explain,
+         real_explain = EXCLUDED.real_explain, planned_work = EXCLUDED.planned_work, real_work = EXCLUDED.real_work`,
       [
         id,
         clubId,
@@ -276,13 +281,22 @@ export class ClassesService {
         known.map(({ itemId }) => movementOf.get(itemId)),
         known.map(({ plannedSeconds }) => plannedSeconds),
         known.map(({ realSeconds }) => realSeconds),
+        known.map(({ measured }) => measured?.way ?? null),
+        known.map(({ measured }) => measured?.isClockBound ?? null),
+        known.map(({ measured }) => measured?.plannedExplainSeconds ?? null),
+        known.map(({ measured }) => measured?.realExplainSeconds ?? null),
+        known.map(({ measured }) => measured?.plannedWorkSeconds ?? null),
+        known.map(({ measured }) => measured?.realWorkSeconds ?? null),
       ],
     );
   }
 
-  private async roomOf(instructorId: string | null): Promise<TeachingRoom | null> {
-    const [found] = await rows<{ room: TeachingRoom | null }>(this.source, 'SELECT room FROM person WHERE id = $1', [instructorId]);
-    return found?.room ?? null;
+  /** Where and how an instructor teaches. */
+  private async teachingOf(instructorId: string | null): Promise<Pick<ClassPageResponse, 'room' | 'style'>> {
+    const [found] = await rows<Pick<ClassPageResponse, 'room' | 'style'>>(this.source, 'SELECT room, style FROM person WHERE id = $1', [
+      instructorId,
+    ]);
+    return found ?? { room: null, style: 'as-it-comes' };
   }
 
   private async taughtBefore(
@@ -303,23 +317,22 @@ export class ClassesService {
     });
   }
 
-  private async paces(clubId: string, instructorId: string | null): Promise<ClassPageResponse['paces']> {
-    const runs = await rows<ItemRun & { readonly classId: string }>(
+  /** What the last classes of an instructor say of the pace; of what was skipped, nothing. */
+  private async pace(clubId: string, instructorId: string | null): Promise<LearnedPace> {
+    const runs = await rows<ItemRun>(
       this.source,
-      `SELECT kind, "plannedSeconds", "realSeconds", "classId" FROM (
-         SELECT m.document ->> 'kind' AS kind, i.planned_seconds AS "plannedSeconds", i.real_seconds AS "realSeconds", c.id AS "classId", c.day, i.item_id,
-                row_number() OVER (PARTITION BY m.document ->> 'kind' ORDER BY c.day DESC, i.item_id) AS nth
-         FROM item_time i JOIN class_session c ON c.id = i.class_id JOIN movement m ON m.club_id = i.club_id AND m.slug = i.movement_slug
-         WHERE i.club_id = $1 AND c.instructor_id = $2) AS recent
-       WHERE nth <= $3 ORDER BY day DESC, item_id`,
-      [clubId, instructorId, pacedItems],
+      `SELECT c.id AS "classId", m.document ->> 'kind' AS kind, i.way, i.is_clock_bound AS "isClockBound",
+              i.planned_explain AS "plannedExplainSeconds", i.real_explain AS "realExplainSeconds",
+              i.planned_work AS "plannedWorkSeconds", i.real_work AS "realWorkSeconds"
+       FROM (SELECT id, day, starts_at FROM class_session WHERE club_id = $1 AND instructor_id = $2 AND taught_at IS NOT NULL
+               AND EXISTS (SELECT 1 FROM item_time t WHERE t.class_id = class_session.id AND t.way IS NOT NULL)
+             ORDER BY day DESC, starts_at DESC LIMIT $3) AS c
+       JOIN item_time i ON i.class_id = c.id AND i.way IS NOT NULL
+       JOIN movement m ON m.club_id = i.club_id AND m.slug = i.movement_slug
+       ORDER BY c.day DESC, c.starts_at DESC, i.item_id`,
+      [clubId, instructorId, paceSettings.lastClasses],
     );
-    return movementKinds
-      .map((kind) => {
-        const own = runs.filter((run) => run.kind === kind);
-        return { kind, factor: learnedPace(runs, kind), items: own.length, classes: new Set(own.map(({ classId }) => classId)).size };
-      })
-      .filter(({ items }) => items > 0);
+    return learnedPace(runs);
   }
 }
 

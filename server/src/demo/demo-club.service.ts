@@ -1,4 +1,5 @@
 import {
+  isClockBound,
   itemTotals,
   addDays,
   ageBandOf,
@@ -8,6 +9,7 @@ import {
   gradeAbove,
   itemOf,
   placedItems,
+  plainPace,
   planFromTemplate,
   templatesFor,
   weekdayOf,
@@ -268,7 +270,8 @@ class DemoTerm {
     const { timeline } = evaluatePlan(plan, this.library, {
       settings: defaultTimingSettings,
       exposures: new Map(),
-      paces: new Map(),
+      pace: plainPace,
+      style: 'as-it-comes',
       agesYears,
       programme: group.programme,
       slotMinutes: group.lengthMinutes,
@@ -278,17 +281,37 @@ class DemoTerm {
       startsAt: null,
       room: null,
     });
-    for (const { first, seconds } of itemTotals(timeline.items).values())
+    for (const { first, parts, seconds } of itemTotals(timeline.items).values()) {
+      const [explain, work] = [parts.explain + parts.goTo, parts.setUp + parts.work + parts.sideChange];
+      const real = {
+        explain: explain * this.explainShare(first.movement.kind) * this.chance.between(0.7, 1.3),
+        work: isClockBound(first.item.dose) ? work : work * this.chance.between(0.9, 1.12),
+      };
       await this.manager.query(
-        'INSERT INTO item_time (class_id, item_id, club_id, movement_slug, planned_seconds, real_seconds) VALUES ($1, $2, $3, $4, $5, $6)',
-        [session.id, first.item.id, this.clubId, first.movement.slug, seconds, seconds * this.realShare(first.movement.kind)],
+        `INSERT INTO item_time (class_id, item_id, club_id, movement_slug, planned_seconds, real_seconds,
+                                way, is_clock_bound, planned_explain, real_explain, planned_work, real_work)
+         VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)`,
+        [
+          session.id,
+          first.item.id,
+          this.clubId,
+          first.movement.slug,
+          seconds,
+          real.explain + real.work,
+          first.way,
+          isClockBound(first.item.dose),
+          explain,
+          real.explain,
+          work,
+          real.work,
+        ],
       );
+    }
   }
 
-  /** Skills take longer than planned, rituals about as long. */
-  private realShare(kind: string): number {
-    const usual = kind === 'skill' || kind === 'combination' ? 1.1 : kind === 'talk' ? 1.05 : 0.98;
-    return usual * this.chance.between(0.88, 1.12);
+  /** Skills take longer to explain than planned, the rest about as long. */
+  private explainShare(kind: string): number {
+    return kind === 'skill' || kind === 'combination' ? 1.3 : 1;
   }
 
   private withFocus(plan: ClassPlan, focus: readonly string[], ageBand: ReturnType<typeof ageBandOf>): ClassPlan {

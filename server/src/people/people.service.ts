@@ -1,5 +1,5 @@
 import type { ChangePersonRequest, PersonResponse } from '@leiter/contract';
-import { accepted, refused, type Result, type TeachingRoom } from '@leiter/core';
+import { accepted, refused, type Result, type TeachingRoom, type TeachingStyle } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource, InjectRepository } from '@nestjs/typeorm';
 import { DataSource, IsNull, Repository } from 'typeorm';
@@ -50,6 +50,11 @@ export class PeopleService {
 
   async saveRoom(id: string, room: TeachingRoom | null): Promise<PersonEntity> {
     await this.people.update({ id }, { room });
+    return this.people.findOneByOrFail({ id });
+  }
+
+  async saveStyle(id: string, style: TeachingStyle): Promise<PersonEntity> {
+    await this.people.update({ id }, { style });
     return this.people.findOneByOrFail({ id });
   }
 

@@ -1,4 +1,4 @@
-import type { TeachingRoom } from '@leiter/core';
+import type { TeachingRoom, TeachingStyle } from '@leiter/core';
 import type { Role } from '@leiter/contract';
 import { Column, Entity, PrimaryGeneratedColumn } from 'typeorm';
 
@@ -25,6 +25,10 @@ export class PersonEntity {
   /** Where the person teaches; null as long as nobody said. */
   @Column('jsonb', { nullable: true })
   room!: TeachingRoom | null;
+
+  /** How the person usually teaches. */
+  @Column('text', { default: 'as-it-comes' })
+  style!: TeachingStyle;
 
   /** Who was put away does not sign in; what the person wrote stays. */
   @Column('timestamptz', { name: 'put_away_at', nullable: true })

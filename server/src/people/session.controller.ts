@@ -1,4 +1,11 @@
-import { ChangePasswordRequest, SaveRoomRequest, SignInRequest, type PersonResponse, type SessionResponse } from '@leiter/contract';
+import {
+  ChangePasswordRequest,
+  SaveRoomRequest,
+  SaveStyleRequest,
+  SignInRequest,
+  type PersonResponse,
+  type SessionResponse,
+} from '@leiter/contract';
 import { Body, Controller, Delete, Get, HttpCode, Post, Put, Req, Res } from '@nestjs/common';
 import type { Request, Response } from 'express';
 import { ClubService } from '../club/club.service.js';
@@ -50,6 +57,13 @@ export class SessionController {
     return this.session(await this.people.saveRoom(asker.id, body.room));
   }
 
+  /** Notes how the person who is signed in teaches: plans of its classes are reckoned with it. */
+  @ForEverybody()
+  @Put('style')
+  async saveStyle(@AskedBy() asker: Asker, @Body() body: SaveStyleRequest): Promise<SessionResponse> {
+    return this.session(await this.people.saveStyle(asker.id, body.style));
+  }
+
   /** A new password for who is signed in; other browsers in which the person is signed in are signed out. */
   @ForEverybody()
   @Put('password')
@@ -80,6 +94,7 @@ export class SessionController {
       ...answer,
       club: { name: club.name, isDemo: club.isDemo, timeZone: club.timeZone },
       room: person.room,
+      style: person.style,
       today: this.clubs.todayIn(club),
     };
   }

@@ -8,7 +8,10 @@ import {
   itemTotals,
   libraryFaultWords,
   libraryOf,
+  longestTalk,
   meanAge,
+  paceOf,
+  plainPace,
   readLibrary,
   readPlan,
   refused,
@@ -69,7 +72,8 @@ export class PreviewService {
     const context: EvaluationContext = {
       settings: defaultTimingSettings,
       exposures: new Map((group?.exposures ?? []).map(({ movement, ...exposure }) => [movement, exposure])),
-      paces: new Map(instructor?.learnedPace === false ? [] : (group?.paces ?? []).map(({ kind, factor }) => [kind, factor])),
+      pace: group && instructor?.learnedPace !== false ? paceOf(group.pace) : plainPace,
+      style: instructor?.style ?? group?.style ?? 'as-it-comes',
       agesYears: children.map(({ ageYears }) => ageYears),
       programme: file.programme,
       slotMinutes: file.lengthMinutes,
@@ -167,13 +171,15 @@ function childInClass({ id, birthDate, grade, household, standings }: PreviewChi
 
 function answerOf(
   plan: ClassPlan,
-  { timeline, effort, findings, versions }: Evaluation,
+  { timeline, span, effort, findings, versions }: Evaluation,
   library: Library,
   { ladder }: EvaluationContext,
 ): PlanPreviewResponse {
   return {
     timing: {
       totalSeconds: timeline.totalSeconds,
+      span,
+      longestTalkSeconds: longestTalk(timeline.items)?.seconds ?? 0,
       movingShare: timeline.movingShare,
       levelChanges: timeline.levelChanges,
       reframings: timeline.reframings,
@@ -182,6 +188,7 @@ function answerOf(
         id,
         startSecond: first.startSecond,
         seconds,
+        way: first.way,
         parts,
       })),
     },

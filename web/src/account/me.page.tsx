@@ -3,6 +3,7 @@ import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import { Loaded, Page, Panel } from '../shared/page';
 import { PasswordForm } from './password-form';
+import { TeachingStyleForm } from './teaching-style-form';
 import { TeachingRoomForm } from './teaching-room-form';
 import { useSession, useSignOut } from '../queries/session.queries';
 
@@ -30,6 +31,7 @@ export function MePage() {
                 Sign out
               </Button>
               {signedIn && <PasswordForm />}
+              {signedIn && signedIn.person.role !== 'assistant' && <TeachingStyleForm style={signedIn.style} />}
               {signedIn && signedIn.person.role !== 'assistant' && <TeachingRoomForm room={signedIn.room} />}
             </>
           )}

@@ -174,7 +174,12 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
         <>
           <WhoIsHere others={others} plan={plan} library={library} />
           <SaveNote state={state} changedBy={plan === news ? changedBy : null} />
-          <Gauge timeline={evaluation.timeline} lengthMinutes={page.class.lengthMinutes} startsAt={page.class.startsAt} />
+          <Gauge
+            timeline={evaluation.timeline}
+            span={evaluation.span}
+            lengthMinutes={page.class.lengthMinutes}
+            startsAt={page.class.startsAt}
+          />
           <ExportMenu files={files} />
           <Button component={Link} to={`/classes/${classId}/teach`} variant="contained">
             Teach this class
@@ -253,7 +258,7 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
           <ItemInspector
             plan={plan}
             total={total}
-            pace={page.paces.find(({ kind }) => kind === total.first.movement.kind)}
+            pace={page.pace}
             gap={gaps.find(({ target }) => 'item' in target && target.item === chosen)}
             onFitMusic={() => {
               fitMusic({ item: total.first.item.id });
@@ -265,6 +270,7 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
           <SectionInspector
             plan={plan}
             section={shownSection}
+            style={plan.style ?? page.style}
             timeline={evaluation.timeline}
             gap={gaps.find(({ target }) => 'section' in target && target.section === shownSection.id)}
             onFitMusic={() => {
@@ -274,7 +280,9 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
           />
         )}
         <FindingsList evaluation={later} library={library} onChoose={setChosen} onEdit={change} />
-        {!total && !shownSection && <ClassInspector page={page} plan={plan} evaluation={later} library={library} onAction={act} />}
+        {!total && !shownSection && (
+          <ClassInspector page={page} plan={plan} evaluation={later} library={library} onAction={act} onEdit={change} />
+        )}
       </Box>
       <KeysHelp keys={planKeysHelp} />
       <PlanPrint page={page} plan={plan} evaluation={evaluation} talk={talk} />

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import type { ClassPageResponse } from '@leiter/contract';
 import type { ClassPlan } from '@leiter/core';
 import { aMovement, anItem, aPlan } from '@leiter/core/testing';
-import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { aClassPage, stored, type Sent } from '../testing/makers';
 import { renderAt, serverWith } from '../testing/rendered';
@@ -86,6 +86,51 @@ describe('the plan of a class', () => {
     fireEvent.blur(screen.getByLabelText('Dose'));
     await waitFor(() => {
       expect(planIn(saves(sent).at(-1)).sections[0]?.items[0]?.dose).toEqual(dose);
+    });
+  });
+
+  it('takes how it is taught with the dose, and says in figures what that costs', async () => {
+    const { sent } = open({ a: aClass('a', aPlan({ drills: [anItem('balance', { id: 'a', dose: hold })] })) }, 'a');
+    await chosen(/Balance/);
+    type(screen.getByLabelText('Dose'), '2x20s watch talk 90s');
+    fireEvent.keyDown(screen.getByLabelText('Dose'), { key: 'Enter' });
+    await waitFor(() => {
+      expect(planIn(saves(sent).at(-1)).sections[0]?.items[0]).toMatchObject({ way: 'watch', explainSeconds: 90 });
+    });
+    // ninety seconds of talk, and the hold of twenty once by the instructor alone
+    expect(screen.getByText('Explain: watch, as you wrote').parentElement?.textContent).toContain('1:50');
+    expect(rung(/Balance/).textContent).toContain('watch, talk 1:30');
+    rung(/Balance/).focus();
+    press('w');
+    await waitFor(() => {
+      expect(planIn(saves(sent).at(-1)).sections[0]?.items[0]?.way).toBeUndefined();
+    });
+  });
+
+  it('asks for what is built before it and how long that takes, and keeps both once one has left them', async () => {
+    const { sent } = open({ a: aClass('a', aPlan({ drills: [anItem('balance', { id: 'a', dose: hold })] })) }, 'a');
+    await chosen(/Balance/);
+    const [what, takes] = [screen.getByLabelText('Built or fetched before it'), screen.getByLabelText('Takes s')];
+    what.focus();
+    type(what, 'a line of tape');
+    act(() => {
+      takes.focus();
+    });
+    type(takes, '30');
+    act(() => {
+      screen.getByLabelText('Your cue').focus();
+    });
+    await waitFor(() => {
+      expect(planIn(saves(sent).at(-1)).sections[0]?.items[0]?.build).toEqual({ what: 'a line of tape', seconds: 30 });
+    });
+  });
+
+  it('is taught as its instructor does, or as it says itself, with what that takes', async () => {
+    const { sent } = open({ a: aClass('a', aPlan({ drills: [anItem('balance', { id: 'a', familiarity: 'new' })] })) }, 'a');
+    fireEvent.mouseDown(await screen.findByLabelText('How this class is taught'));
+    fireEvent.click(await screen.findByRole('option', { name: /^Along with me/ }));
+    await waitFor(() => {
+      expect(planIn(saves(sent).at(-1)).style).toBe('along');
     });
   });
 

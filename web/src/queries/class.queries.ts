@@ -11,7 +11,7 @@ import type {
   StoredPlan,
   TemplateResponse,
 } from '@leiter/contract';
-import { writePlan, type ClassPlan } from '@leiter/core';
+import { writePlan, type ClassPlan, type ItemTime } from '@leiter/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { api, ApiError } from '../shared/api';
 import { putIn } from '../shared/put-in';
@@ -127,10 +127,7 @@ export function useTeachingNoted(classId: string) {
   });
 }
 
-export function storeItemTimes(
-  classId: string,
-  times: readonly { readonly itemId: string; readonly plannedSeconds: number; readonly realSeconds: number }[],
-): Promise<undefined> {
+export function storeItemTimes(classId: string, times: readonly ItemTime[]): Promise<undefined> {
   return api<undefined>('PUT', `classes/${classId}/item-times`, { times });
 }
 

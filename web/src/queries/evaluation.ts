@@ -1,6 +1,14 @@
 import type { ClassPageResponse } from '@leiter/contract';
 import { useMemo } from 'react';
-import { defaultTimingSettings, evaluatePlan, type ClassPlan, type Evaluation, type EvaluationContext, type Library } from '@leiter/core';
+import {
+  defaultTimingSettings,
+  evaluatePlan,
+  paceOf,
+  type ClassPlan,
+  type Evaluation,
+  type EvaluationContext,
+  type Library,
+} from '@leiter/core';
 
 /** Whom the plan of a class is reckoned for: those expected, without told absences. */
 export function contextOf(page: ClassPageResponse): EvaluationContext {
@@ -8,7 +16,8 @@ export function contextOf(page: ClassPageResponse): EvaluationContext {
   return {
     settings: defaultTimingSettings,
     exposures: new Map(page.exposures.map(({ movement, ...exposure }) => [movement, exposure])),
-    paces: new Map(page.paces.map(({ kind, factor }) => [kind, factor])),
+    pace: paceOf(page.pace),
+    style: page.style,
     agesYears: coming.map(({ ageYears }) => ageYears),
     programme: page.class.programme,
     slotMinutes: page.class.lengthMinutes,
@@ -26,8 +35,8 @@ export function evaluationOf(plan: ClassPlan, library: Library, page: ClassPageR
 
 /** The same for as long as nothing it rests on is different: a saved plan or an arrived mark is no reason to reckon anew. */
 export function useClassContext(page: ClassPageResponse): EvaluationContext {
-  const { children, exposures, paces, room, syllabus } = page;
+  const { children, exposures, pace, style, room, syllabus } = page;
   const { programme, lengthMinutes, startsAt } = page.class;
   // eslint-disable-next-line react-hooks/exhaustive-deps -- of the page and its class, these are all that `contextOf` reads
-  return useMemo(() => contextOf(page), [children, exposures, paces, room, syllabus, programme, lengthMinutes, startsAt]);
+  return useMemo(() => contextOf(page), [children, exposures, pace, style, room, syllabus, programme, lengthMinutes, startsAt]);
 }

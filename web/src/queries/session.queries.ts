@@ -1,5 +1,5 @@
 import type { MakeClubRequest, SessionResponse, SignInRequest, WelcomeResponse } from '@leiter/contract';
-import type { TeachingRoom } from '@leiter/core';
+import type { TeachingRoom, TeachingStyle } from '@leiter/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { api, ApiError } from '../shared/api';
 import { forgetHistories } from '../shared/document-session/kept-history';
@@ -38,6 +38,17 @@ export function useSignIn() {
 export function useSaveRoom() {
   return useMutation({
     mutationFn: (room: TeachingRoom | null) => api<SessionResponse>('PUT', 'session/room', { room }),
+    onSuccess: (session) => {
+      queryClient.setQueryData(['session'], session);
+      void queryClient.invalidateQueries({ queryKey: ['class'] });
+    },
+  });
+}
+
+/** Notes how one teaches; plans are reckoned with it from now on. */
+export function useSaveStyle() {
+  return useMutation({
+    mutationFn: (style: TeachingStyle) => api<SessionResponse>('PUT', 'session/style', { style }),
     onSuccess: (session) => {
       queryClient.setQueryData(['session'], session);
       void queryClient.invalidateQueries({ queryKey: ['class'] });

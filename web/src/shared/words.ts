@@ -1,4 +1,4 @@
-import type { Mark, MovementKind, SectionKind, StandingName, Surface } from '@leiter/core';
+import type { Mark, MovementKind, SectionKind, StandingName, Surface, TeachingStyle, Way } from '@leiter/core';
 import { DateTime } from 'luxon';
 
 export const markWords: Readonly<Record<Mark, string>> = { 'not-yet': 'not yet', 'with-help': 'with help', alone: 'alone', clean: 'clean' };
@@ -41,6 +41,25 @@ export const kindWords: Readonly<Record<MovementKind, string>> = {
   breathing: 'breathing',
   break: 'break',
   talk: 'talk',
+};
+
+export const wayWords: Readonly<Record<Way, string>> = {
+  flow: 'straight on, named while moving',
+  follow: 'named, all join in',
+  teach: 'shown and explained, then done',
+  watch: 'you once, then all together',
+};
+
+export const styleWords: Readonly<Record<TeachingStyle, string>> = {
+  along: 'Along with me',
+  'as-it-comes': 'As it comes',
+  'watch-then-do': 'Watch, then do',
+};
+
+export const styleAbout: Readonly<Record<TeachingStyle, string>> = {
+  along: 'You do, all join in: new things are named and shown while everybody moves.',
+  'as-it-comes': 'Warm-up, stretching, strength and cool-down along with you; basics, drills and skills are explained first.',
+  'watch-then-do': 'You show and explain nearly everything before it is done.',
 };
 
 export const surfaceWords: Readonly<Record<Surface, string>> = {

@@ -21,6 +21,7 @@ import { useRun, type LiveRun } from './run/use-run';
 
 const keys: readonly (readonly [string, string])[] = [
   ['Space', 'pause, go on'],
+  ['G', 'the explaining is over: the work begins now'],
   ['→ ↓ Page down', 'on to the next item'],
   ['← ↑ Page up', 'back to the start of the item, again: the item before'],
 ];
@@ -98,6 +99,14 @@ function Live({
     options,
   );
 
+  useHotkeys(
+    'g',
+    () => {
+      live.move('go');
+    },
+    options,
+  );
+
   if (!live.run || !position)
     return (
       <BeforeClass
@@ -111,6 +120,7 @@ function Live({
         }}
       />
     );
+  const isExplaining = position.step?.kind === 'explain' || position.step?.kind === 'go-to';
   const elapsed = position.timed ? position.timed.seconds - position.remainingSeconds : 0;
   const left =
     evaluation.timeline.totalSeconds - (position.timed ? position.timed.startSecond + elapsed : evaluation.timeline.totalSeconds);
@@ -119,7 +129,7 @@ function Live({
       <Box sx={{ display: 'flex', height: '100%' }}>
         <LiveLadder items={items} itemIndex={position.itemIndex} elapsedShare={position.timed ? elapsed / position.timed.seconds : 0} />
         {isOver ? (
-          <AfterClass page={page} evaluation={evaluation} live={live} />
+          <AfterClass page={page} plan={plan} library={library} evaluation={evaluation} live={live} />
         ) : (
           <Box sx={{ flex: 1, minWidth: 0, position: 'relative' }}>
             <StageView
@@ -128,7 +138,7 @@ function Live({
               endsAt={DateTime.now().plus({ seconds: left }).toFormat('HH:mm')}
               talk={talk}
             />
-            <Controls live={live} isPaused={position.isPaused} classId={page.class.id} />
+            <Controls live={live} isPaused={position.isPaused} isExplaining={isExplaining} classId={page.class.id} />
           </Box>
         )}
       </Box>
@@ -137,10 +147,29 @@ function Live({
   );
 }
 
-function Controls({ live, isPaused, classId }: { readonly live: LiveRun; readonly isPaused: boolean; readonly classId: string }) {
+interface ControlsProps {
+  readonly live: LiveRun;
+  readonly isPaused: boolean;
+  /** The work of the item has not begun. */
+  readonly isExplaining: boolean;
+  readonly classId: string;
+}
+
+function Controls({ live, isPaused, isExplaining, classId }: ControlsProps) {
   const look = { color: palette.cream, borderColor: '#4A5A5F', minWidth: 0, fontSize: 14 };
   return (
-    <Box sx={{ position: 'absolute', right: 36, top: 58, display: 'flex', gap: 1 }}>
+    <Box sx={{ position: 'absolute', right: 36, top: 64, display: 'flex', gap: 1 }}>
+      {isExplaining && (
+        <Button
+          variant="outlined"
+          sx={look}
+          onClick={() => {
+            live.move('go');
+          }}
+        >
+          Begin the work
+        </Button>
+      )}
       <Button
         variant="outlined"
         sx={look}

@@ -1,5 +1,5 @@
 import type { ClassPageResponse, StoredPlan } from '@leiter/contract';
-import type { ClassPlan } from '@leiter/core';
+import { learnedPace, type ClassPlan } from '@leiter/core';
 import { vi } from 'vitest';
 
 /** A class of nobody, planned as said. */
@@ -22,7 +22,8 @@ export function aClassPage(said: Partial<ClassPageResponse> = {}): ClassPageResp
     children: [],
     stored: null,
     exposures: [],
-    paces: [],
+    pace: learnedPace([]),
+    style: 'as-it-comes',
     observations: [],
     room: null,
     syllabus: null,

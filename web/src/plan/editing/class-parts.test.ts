@@ -22,12 +22,12 @@ describe('a figure of the class opens to its parts', () => {
   });
 
   it('names each change between standing and floor, as many as are counted', () => {
-    const { level, framing } = changeParts(timeline, '16:30');
+    const { level, camera } = changeParts(timeline, '16:30');
     expect(level).toEqual([
       ['fold', '16:31'],
       ['breathe', expect.stringMatching(/^16:3\d$/)],
     ]);
-    expect([level.length, framing.length]).toEqual([timeline.levelChanges, timeline.reframings]);
+    expect([level.length, camera.length]).toEqual([timeline.levelChanges, timeline.reframings]);
   });
 
   it('of an empty plan has nothing in it', () => {

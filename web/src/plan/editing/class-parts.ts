@@ -1,15 +1,23 @@
 import {
-  changesFraming,
   changesLevel,
   clockText,
   itemTotals,
+  meanAge,
   surroundingsAfter,
+  teachingStyles,
+  timelineOf,
   timeOfDay,
   type ClassPlan,
+  type EvaluationContext,
+  type Learned,
+  type LearnedPace,
+  type Library,
   type Surroundings,
+  type TeachingStyle,
   type TimeParts,
   type Timeline,
 } from '@leiter/core';
+import { kindWords, plural } from '../../shared/words';
 
 /** A name and what of a figure belongs to it. */
 export type Part = readonly [string, string];
@@ -49,16 +57,32 @@ export function movingParts(timeline: Timeline): readonly Part[] {
   ];
 }
 
-/** Where the children go from standing to the floor or back, and where the camera has to move: before which item, at what time. */
-export function changeParts(timeline: Timeline, startsAt: string): { readonly level: readonly Part[]; readonly framing: readonly Part[] } {
+/** Where the children go from standing to the floor or back, and where the camera is moved: before which item, at what time. */
+export function changeParts(timeline: Timeline, startsAt: string): { readonly level: readonly Part[]; readonly camera: readonly Part[] } {
   const level: Part[] = [];
-  const framing: Part[] = [];
+  const camera: Part[] = [];
   let before: Surroundings | null = null;
-  for (const { movement, startSecond } of timeline.items) {
+  for (const { item, movement, startSecond, round } of timeline.items) {
     const part: Part = [movement.name, timeOfDay(startsAt, startSecond)];
     if (changesLevel(movement, before)) level.push(part);
-    if (changesFraming(movement, before)) framing.push(part);
+    if (item.isCameraMoved && round === 1) camera.push(part);
     before = surroundingsAfter(movement, before);
   }
-  return { level, framing };
+  return { level, camera };
+}
+
+/** What the class would take in each style, the rest being as it is. */
+export function styleTotals(plan: ClassPlan, library: Library, context: EvaluationContext): ReadonlyMap<TeachingStyle, number> {
+  const of = { ...context, meanAgeYears: meanAge(context.agesYears) };
+  return new Map(teachingStyles.map((style) => [style, timelineOf({ ...plan, style }, library, of).totalSeconds]));
+}
+
+/** By what the instructor differs from what is reckoned, and what that rests on. */
+export function paceParts({ explain, work }: LearnedPace): readonly Part[] {
+  const restsOn = ({ items, classes }: Learned): string => `${plural(items, 'item', 'items')} in ${plural(classes, 'class', 'classes')}`;
+  const factor = (of: Learned): string => `×\u00a0${of.factor.toFixed(2)}`;
+  return [
+    ...explain.map((one): Part => [`Explaining, ${one.way}, ${kindWords[one.kind]}: ${restsOn(one)}`, factor(one)]),
+    ...(work.items > 0 ? [[`Work: ${restsOn(work)}`, factor(work)] as const] : []),
+  ];
 }

@@ -4,7 +4,7 @@ import type { CalmerOrder, ClassPlan, Movement, Place } from '@leiter/core';
 /** What “Calmer order” did, in a sentence. */
 export function calmedWords({ edits, before, after }: CalmerOrder): string {
   if (edits.length === 0) return 'It is as calm as it can be without breaking a preparation.';
-  return `Standing ↔ floor ${String(before.levelChanges)} → ${String(after.levelChanges)}, camera ${String(before.reframings)} → ${String(after.reframings)}. Ctrl Z takes it back.`;
+  return `Standing ↔ floor ${String(before.levelChanges)} → ${String(after.levelChanges)}. Ctrl Z takes it back.`;
 }
 
 /** What is added goes after the item chosen, to the section chosen, or to the first section that it fits. */

@@ -6,7 +6,9 @@ import {
   sidesToChoose,
   stepDose,
   stepItem,
+  teachingOf,
   tierNames,
+  ways,
   type ClassPlan,
   type Library,
   type PlanEdit,
@@ -14,7 +16,7 @@ import {
 } from '@leiter/core';
 
 /** What a key of the Plan page does to the item that is chosen: an edit, or nothing. */
-export type PlanKey = 'more' | 'less' | 'sides' | 'tiers' | 'double' | 'remove' | 'up' | 'down' | 'circuit' | 'apart';
+export type PlanKey = 'more' | 'less' | 'sides' | 'tiers' | 'way' | 'double' | 'remove' | 'up' | 'down' | 'circuit' | 'apart';
 
 export function editOfKey(key: PlanKey, plan: ClassPlan, chosen: string, library: Library): PlanEdit | null {
   const item = findItem(plan, chosen)?.item;
@@ -35,6 +37,11 @@ export function editOfKey(key: PlanKey, plan: ClassPlan, chosen: string, library
         tierNames.filter((name) => movement.tiers[name]),
       );
       return tiers && { kind: 'set-tiers', item: item.id, tiers };
+    }
+    case 'way': {
+      const { way, ...others } = teachingOf(item);
+      const next = way === undefined ? ways[0] : ways[ways.indexOf(way) + 1];
+      return { kind: 'set-teaching', item: item.id, teaching: next === undefined ? others : { ...others, way: next } };
     }
     case 'double':
       return { kind: 'double', item: item.id };

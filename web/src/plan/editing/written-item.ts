@@ -1,6 +1,6 @@
-import { itemOf, readDose, type AgeBand, type Item, type Library, type Movement } from '@leiter/core';
+import { itemOf, readTeaching, taughtAs, type AgeBand, type Item, type Library, type Movement } from '@leiter/core';
 
-/** What is typed where an item is wanted: a movement's name, and after it, if one likes, its dose: `forward roll 3x4`. */
+/** What is typed where an item is wanted: a movement's name, and after it, if one likes, its dose and how it is taught: `forward roll 3x4 watch`. */
 export interface WrittenItem {
   readonly name: string;
   /** What comes after the name; empty where only a name is typed. */
@@ -13,7 +13,7 @@ export function readWritten(line: string): WrittenItem {
   for (const match of typed.matchAll(/\s(?=\d)/g)) {
     const dose = typed.slice(match.index).trim();
     const anyDose = { kind: 'timed', seconds: 60 } as const;
-    if (readDose(dose, anyDose)) return { name: typed.slice(0, match.index).trim(), dose };
+    if (readTeaching(dose, { dose: anyDose })) return { name: typed.slice(0, match.index).trim(), dose };
   }
   return { name: typed, dose: '' };
 }
@@ -21,8 +21,8 @@ export function readWritten(line: string): WrittenItem {
 /** The item of a movement with the dose that was typed, where one was and it fits. */
 export function itemWritten(movement: Movement, dose: string, band: AgeBand): Omit<Item, 'id'> {
   const item = itemOf(movement, band);
-  const read = dose === '' ? null : readDose(dose, item.dose);
-  return read ? { ...item, dose: read } : item;
+  const read = dose === '' ? null : readTeaching(dose, item);
+  return read ? taughtAs({ ...item, dose: read.dose }, read.teaching) : item;
 }
 
 /** The movements that can be named in a plan of a programme. */

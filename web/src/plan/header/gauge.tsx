@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Popover from '@mui/material/Popover';
-import { clockText, timeOfDay, type Timeline } from '@leiter/core';
+import { clockText, spanWords, timeOfDay, type Span, type Timeline } from '@leiter/core';
 import { useState } from 'react';
 import { FigureRow } from '../../shared/figure-row';
 import { headingFont, palette } from '../../shared/palette';
@@ -10,10 +10,12 @@ import { totalParts } from '../editing/class-parts';
 /** How much of the slot the plan takes, and when it ends on the clock. */
 export function Gauge({
   timeline,
+  span,
   lengthMinutes,
   startsAt,
 }: {
   readonly timeline: Timeline;
+  readonly span: Span;
   readonly lengthMinutes: number;
   readonly startsAt: string;
 }) {
@@ -49,6 +51,11 @@ export function Gauge({
           {isOver ? `${clockText(-inHand)} over` : `${clockText(inHand)} in hand`}
         </span>{' '}
         · ends {timeOfDay(startsAt, totalSeconds)}
+        {totalSeconds > 0 && (
+          <Box component="span" sx={{ display: 'block', fontSize: 12.5, lineHeight: 1.2, color: palette.soft }}>
+            likely {spanWords(span)}
+          </Box>
+        )}
       </Box>
       <Button
         size="small"

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ClassPageResponse } from '@leiter/contract';
-import type { ClassPlan, Evaluation, Library } from '@leiter/core';
+import type { ClassPlan, Evaluation, Library, PlanEdit } from '@leiter/core';
 import { Link } from 'react-router';
 import { palette } from '../../shared/palette';
 import { plural } from '../../shared/words';
@@ -17,6 +17,7 @@ interface Props {
   readonly evaluation: Evaluation;
   readonly library: Library;
   readonly onAction: (action: ClassAction) => void;
+  readonly onEdit: (edits: readonly PlanEdit[]) => void;
 }
 
 const actions: readonly (readonly [ClassAction, string])[] = [
@@ -29,7 +30,7 @@ const actions: readonly (readonly [ClassAction, string])[] = [
 ];
 
 /** The class as a whole: what can be done with it, its figures, who is coming. */
-export function ClassInspector({ page, plan, evaluation, library, onAction }: Props) {
+export function ClassInspector({ page, plan, evaluation, library, onAction, onEdit }: Props) {
   const away = page.children.filter(({ attendance }) => attendance === 'absent');
   return (
     <>
@@ -50,7 +51,7 @@ export function ClassInspector({ page, plan, evaluation, library, onAction }: Pr
           Beside earlier classes
         </Button>
       </Box>
-      <ClassFigures page={page} plan={plan} evaluation={evaluation} library={library} />
+      <ClassFigures page={page} plan={plan} evaluation={evaluation} library={library} onEdit={onEdit} />
       <Typography variant="h2" sx={{ mb: 0.5 }}>
         {plural(page.children.length - away.length, 'child', 'children')} expected
       </Typography>

@@ -1,6 +1,18 @@
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
-import { doseLimits, doseText, numbersOf, readDose, sameDose, writeDose, type Dose, type DoseNumber } from '@leiter/core';
+import {
+  doseLimits,
+  doseText,
+  numbersOf,
+  readTeaching,
+  sameDose,
+  sameTeaching,
+  writeTeaching,
+  type Dose,
+  type DoseNumber,
+  type Item,
+  type WrittenTeaching,
+} from '@leiter/core';
 import { memo } from 'react';
 import { useStable } from '../../shared/use-stable';
 import { numberIn } from '../../shared/number-in';
@@ -20,16 +32,17 @@ const numberWords: Readonly<Record<DoseNumber, string>> = {
 };
 
 /**
- * A dose as one writes it: `3x8`, `2x20s`, `4 min`, `8x8 @ 96`; what is not written stays as it is. It counts when it is written to
- * its end – with Enter, or as the field is left: `3x30s` is no `3` and no `3x3` on the way.
+ * A dose as one writes it, with how it is taught: `3x8`, `2x20s`, `4 min`, `8x8 @ 96`, `3x8 flow`, `talk 90s`; the tempo and rest that
+ * are not written stay as they are. It counts when it is written to its end – with Enter, or as the field is left: `3x30s` is no `3`
+ * and no `3x3` on the way.
  */
-export function TypedDose({ dose, onChange }: { readonly dose: Dose; readonly onChange: (dose: Dose) => void }) {
-  const written = writeDose(dose);
+export function TypedTeaching({ item, onChange }: { readonly item: Item; readonly onChange: (written: WrittenTeaching) => void }) {
+  const written = writeTeaching(item);
   const [typed, setTyped] = useTyped(written);
-  const read = readDose(typed, dose);
+  const read = readTeaching(typed, item);
   const take = (): void => {
     if (!read || typed === written) return;
-    if (sameDose(read, dose)) setTyped(written);
+    if (sameDose(read.dose, item.dose) && sameTeaching(read.teaching, item)) setTyped(written);
     else onChange(read);
   };
   return (
@@ -38,7 +51,7 @@ export function TypedDose({ dose, onChange }: { readonly dose: Dose; readonly on
       label="Dose"
       value={typed}
       error={!read}
-      helperText={!read ? 'Write 3x8, 2x20s, 4 min or 8x8 @ 96.' : typed === written ? undefined : doseText(read)}
+      helperText={!read ? 'Write 3x8, 2x20s, 4 min, 8x8 @ 96; 3x8 flow; talk 90s.' : typed === written ? undefined : doseText(read.dose)}
       sx={{ mb: 1.25 }}
       onChange={(event) => {
         setTyped(event.target.value);

@@ -1,20 +1,32 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { type ClassPlan, type Dose, type ItemTotal, type MusicGap, type PlanEdit, type Track } from '@leiter/core';
+import {
+  sameDose,
+  sameTeaching,
+  type ClassPlan,
+  type Dose,
+  type LearnedPace,
+  type WrittenTeaching,
+  type ItemTotal,
+  type MusicGap,
+  type PlanEdit,
+  type Track,
+} from '@leiter/core';
 import { palette } from '../../shared/palette';
 import { useStable } from '../../shared/use-stable';
 import { circuitWithNext } from '../editing/plan-keys';
 import { CircuitFields } from './circuit-fields';
-import { DoseFields, TypedDose } from './dose-fields';
+import { DoseFields, TypedTeaching } from './dose-fields';
 import { FocusButton, FamiliarityField, SidesField, TiersField, WordsField } from './item-fields';
 import { MusicFields } from './music-fields';
-import { TimeParts, type LearnedPace } from './time-parts';
+import { TeachingFields } from './teaching-fields';
+import { TimeParts } from './time-parts';
 
 interface Props {
   readonly plan: ClassPlan;
   /** The item where it comes first, and what it takes in all its rounds. */
   readonly total: ItemTotal;
-  readonly pace: LearnedPace | undefined;
+  readonly pace: LearnedPace;
   readonly gap: MusicGap | undefined;
   readonly onFitMusic: () => void;
   readonly onEdit: (edits: readonly PlanEdit[]) => void;
@@ -29,6 +41,11 @@ export function ItemInspector({ plan, total, pace, gap, onFitMusic, onEdit }: Pr
   const setDose = (dose: Dose): void => {
     onEdit([{ kind: 'set-dose', item: item.id, dose }]);
   };
+  const write = ({ dose, teaching }: WrittenTeaching): void => {
+    const edits: PlanEdit[] = sameDose(dose, item.dose) ? [] : [{ kind: 'set-dose', item: item.id, dose }];
+    if (!sameTeaching(teaching, item)) edits.push({ kind: 'set-teaching', item: item.id, teaching });
+    if (edits.length > 0) onEdit(edits);
+  };
   // the fields below the dose are drawn anew only when they change: a key must be painted at once
   const join = useStable(() => {
     const edit = circuitWithNext(plan, item.id);
@@ -38,13 +55,14 @@ export function ItemInspector({ plan, total, pace, gap, onFitMusic, onEdit }: Pr
     onEdit([{ kind: 'set-item-music', item: item.id, music }]);
   });
   const fitMusic = useStable(onFitMusic);
+  const editStably = useStable(onEdit);
   return (
     <Box component="section" aria-label={`Item ${movement.name}`} sx={{ mb: 2.5 }}>
       <Typography variant="h2">{movement.name}</Typography>
       <Typography variant="body2" sx={{ color: palette.soft, mb: 1.25 }}>
         {movement.plainMeaning}
       </Typography>
-      <TypedDose key={`typed ${item.id}`} dose={item.dose} onChange={setDose} />
+      <TypedTeaching key={`typed ${item.id}`} item={item} onChange={write} />
       <DoseFields key={item.id} dose={item.dose} onChange={setDose} />
       <SidesField id={item.id} sides={item.sides} of={movement.sides} onEdit={onEdit} />
       <TiersField id={item.id} tiers={item.tiers} movement={movement} onEdit={onEdit} />
@@ -52,6 +70,7 @@ export function ItemInspector({ plan, total, pace, gap, onFitMusic, onEdit }: Pr
         <FamiliarityField id={item.id} said={item.familiarity} reckoned={timed.familiarity} onEdit={onEdit} />
         <FocusButton movement={movement.slug} focus={plan.focus} onEdit={onEdit} />
       </Box>
+      <TeachingFields key={`teaching ${item.id}`} item={item} reckoned={timed.way} onEdit={editStably} />
       <WordsField
         key={`words ${item.id}`}
         id={item.id}

@@ -7,27 +7,32 @@ import {
   clockText,
   sectionKinds,
   sectionSeconds,
+  usualWay,
+  ways,
   type ClassPlan,
   type MusicGap,
   type PlanEdit,
   type Section,
+  type TeachingStyle,
   type Timeline,
 } from '@leiter/core';
 import { palette } from '../../shared/palette';
-import { plural, sectionWords } from '../../shared/words';
+import { plural, sectionWords, wayWords } from '../../shared/words';
 import { MusicFields } from './music-fields';
 
 interface Props {
   readonly plan: ClassPlan;
   readonly section: Section;
   readonly timeline: Timeline;
+  /** Of the class. */
+  readonly style: TeachingStyle;
   readonly gap: MusicGap | undefined;
   readonly onFitMusic: () => void;
   readonly onEdit: (edits: readonly PlanEdit[]) => void;
 }
 
 /** One section: its music, its place, and how another one is put after it. */
-export function SectionInspector({ plan, section, timeline, gap, onFitMusic, onEdit }: Props) {
+export function SectionInspector({ plan, section, timeline, style, gap, onFitMusic, onEdit }: Props) {
   const seconds = sectionSeconds(plan, timeline).find((one) => one.section.id === section.id)?.seconds ?? 0;
   const index = plan.sections.indexOf(section);
   const name = sectionWords[section.kind];
@@ -61,6 +66,24 @@ export function SectionInspector({ plan, section, timeline, gap, onFitMusic, onE
           {section.items.length === 0 ? 'Remove' : `Remove with ${plural(section.items.length, 'item', 'items')}`}
         </Button>
       </Box>
+      <TextField
+        select
+        fullWidth
+        label="How it is taught"
+        value={section.way ?? 'as-usual'}
+        onChange={(event) => {
+          const way = ways.find((one) => one === event.target.value) ?? 'as-usual';
+          onEdit([{ kind: 'set-section-way', section: section.id, way }]);
+        }}
+        sx={{ mb: 1.25 }}
+      >
+        <MenuItem value="as-usual">as usual: {usualWay(section.kind, style)}</MenuItem>
+        {ways.map((one) => (
+          <MenuItem key={one} value={one}>
+            {one} – {wayWords[one]}
+          </MenuItem>
+        ))}
+      </TextField>
       <TextField
         select
         fullWidth

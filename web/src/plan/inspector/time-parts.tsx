@@ -1,29 +1,29 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { clockText, type ItemTotal } from '@leiter/core';
+import { clockText, isClockBound, type ItemTotal, type Learned, type LearnedPace, type TimedItem } from '@leiter/core';
 import { FigureRow } from '../../shared/figure-row';
 import { plural } from '../../shared/words';
 
-/** By what an instructor's items of a kind last longer than reckoned, and what that rests on. */
-export interface LearnedPace {
-  readonly factor: number;
-  readonly items: number;
-  readonly classes: number;
+function paceLabel(what: string, { items, classes }: Learned): string {
+  return `Your own pace of ${what}, from ${plural(items, 'item', 'items')} in ${plural(classes, 'class', 'classes')}`;
 }
 
-export function paceLabel({ items, classes }: LearnedPace): string {
-  return `Your own pace, from ${plural(items, 'item', 'items')} in ${plural(classes, 'class', 'classes')}`;
+/** `Explain: teach, new, 3 versions`, or that the instructor wrote it. */
+function explainLabel({ item, way, familiarity }: TimedItem): string {
+  if (item.explainSeconds !== undefined) return `Explain: ${way}, as you wrote`;
+  return `Explain: ${way}, ${familiarity}${item.tiers.length > 1 && (way === 'teach' || way === 'watch') ? `, ${String(item.tiers.length)} versions` : ''}`;
 }
 
 /** What the seconds of an item are made of. */
-export function TimeParts({ total, pace }: { readonly total: ItemTotal; readonly pace: LearnedPace | undefined }) {
+export function TimeParts({ total, pace }: { readonly total: ItemTotal; readonly pace: LearnedPace }) {
   const { first, parts, seconds } = total;
-  const { item, familiarity, rounds, movement } = first;
+  const { item, way, rounds, movement } = first;
+  const explained = pace.explain.find((one) => one.way === way && one.kind === movement.kind) ?? pace.explainAll;
   const rows: readonly (readonly [string, number])[] = [
-    [`Explain, ${familiarity}${item.tiers.length > 1 ? `, ${String(item.tiers.length)} versions` : ''}`, parts.explain],
+    [explainLabel(first), parts.explain],
     [rounds > 1 ? 'Going there, rest between rounds' : 'Going there from the item before', parts.goTo],
     ['Setting up', parts.setUp],
-    [item.sides === 'both' ? 'Doing it, both sides' : 'Doing it', parts.work],
+    [`Doing it${item.sides === 'both' ? ', both sides' : ''}${item.takesTurns ? ', in turns' : ''}`, parts.work],
     ['Change of side', parts.sideChange],
   ];
   return (
@@ -38,7 +38,10 @@ export function TimeParts({ total, pace }: { readonly total: ItemTotal; readonly
           .map(([label, part]) => (
             <FigureRow key={label} label={label} value={clockText(part)} />
           ))}
-        {pace && <FigureRow label={paceLabel(pace)} value={`×\u00a0${pace.factor.toFixed(2)}`} />}
+        {explained.items > 0 && <FigureRow label={paceLabel('explaining', explained)} value={`×\u00a0${explained.factor.toFixed(2)}`} />}
+        {pace.work.items > 0 && !isClockBound(item.dose) && (
+          <FigureRow label={paceLabel('work', pace.work)} value={`×\u00a0${pace.work.factor.toFixed(2)}`} />
+        )}
       </Box>
     </>
   );

@@ -1,6 +1,16 @@
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import styled from '@emotion/styled';
-import { clockText, countsText, doseText, sidesText, timeOfDay, type Severity, type TimedItem, type VersionCounts } from '@leiter/core';
+import {
+  clockText,
+  countsText,
+  doseText,
+  sidesText,
+  teachingText,
+  timeOfDay,
+  type Severity,
+  type TimedItem,
+  type VersionCounts,
+} from '@leiter/core';
 import { memo, useEffect, useRef } from 'react';
 import { EffortBand } from '../../shared/effort-band';
 import { Figure } from '../../shared/figure';
@@ -60,7 +70,7 @@ export const Rungs = styled.ul({
   '& .name, & .dose, & .versions': { whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' },
   '& .name': { fontSize: 14.5, flexShrink: 0, maxWidth: '55%' },
   '& .name[data-strong]': { fontWeight: 700 },
-  '& .dose': { fontSize: 13, color: palette.soft, flexShrink: 0, maxWidth: '45%' },
+  '& .dose': { fontSize: 13, color: palette.soft, flexShrink: 1, minWidth: 0 },
   '& .versions': {
     fontSize: 11.5,
     color: palette.primary,
@@ -68,6 +78,7 @@ export const Rungs = styled.ul({
     borderRadius: 4,
     padding: '0 5px',
     minWidth: 0,
+    flexShrink: 2,
     backgroundColor: palette.paper,
   },
   '& .others': {
@@ -104,6 +115,7 @@ export const RungLine = memo(function RungLine({
     if (isChosen) line.current?.scrollIntoView({ block: 'nearest' });
   }, [isChosen]);
   const sides = sidesText(item.sides);
+  const taught = teachingText(item);
   const versionsText = counts && !isAllCore(counts) ? countsText(counts) : '';
   return (
     <li
@@ -127,7 +139,7 @@ export const RungLine = memo(function RungLine({
         {...listeners}
         aria-current={isChosen ? 'true' : undefined}
         data-over={isOver ? '' : undefined}
-        aria-label={`${timeOfDay(startsAt, timed.startSecond)} ${movement.name}, ${doseText(item.dose)}${sides ? `, ${sides}` : ''}, takes ${clockText(timed.seconds)}`}
+        aria-label={`${timeOfDay(startsAt, timed.startSecond)} ${movement.name}, ${doseText(item.dose)}${sides ? `, ${sides}` : ''}${taught ? `, ${taught}` : ''}, takes ${clockText(timed.seconds)}`}
         onClick={() => {
           onChoose(item.id);
         }}
@@ -146,6 +158,7 @@ export const RungLine = memo(function RungLine({
         <span className="dose">
           {doseText(item.dose)}
           {sides && `, ${sides}`}
+          {taught && ` · ${taught}`}
         </span>
         {versionsText !== '' && (
           <span className="versions" title={versionsText}>

@@ -4,6 +4,7 @@ import {
   clockText,
   countsText,
   doseText,
+  teachingText,
   firstRounds,
   itemTotals,
   sidesText,
@@ -86,7 +87,7 @@ function Rows({ page, plan, evaluation }: Omit<Props, 'talk'>) {
                 {!circuit && rounds > 1 && ' – in the circuit'}
               </td>
               <td>
-                {doseText(item.dose)}
+                {[doseText(item.dose), teachingText(item)].filter((one) => one !== '').join(', ')}
                 {sidesText(item.sides) && `, ${sidesText(item.sides)}`}
               </td>
               <td>{countsText(counts.get(item.id))}</td>

@@ -2,20 +2,34 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ClassPageResponse } from '@leiter/contract';
-import { clockText, isTryOfAClass, itemTotals, type Evaluation } from '@leiter/core';
+import {
+  clockText,
+  evaluatePlan,
+  isTryOfAClass,
+  itemTimesOf,
+  plainPace,
+  type ClassPlan,
+  type Evaluation,
+  type Library,
+} from '@leiter/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { storeItemTimes, useTeachingNoted } from '../../queries/class.queries';
+import { contextOf } from '../../queries/evaluation';
 import { palette } from '../../shared/palette';
 import type { LiveRun } from '../run/use-run';
 
 /** When the last item is over: the real times go to the record, then the marks. */
 export function AfterClass({
   page,
+  plan,
+  library,
   evaluation,
   live,
 }: {
   readonly page: ClassPageResponse;
+  readonly plan: ClassPlan;
+  readonly library: Library;
   readonly evaluation: Evaluation;
   readonly live: LiveRun;
 }) {
@@ -23,10 +37,9 @@ export function AfterClass({
   const real = live.run?.realSeconds ?? {};
   const total = Object.values(real).reduce((sum, seconds) => sum + seconds, 0);
   const finish = async (): Promise<void> => {
-    const times = [...itemTotals(evaluation.timeline.items)].flatMap(([itemId, { seconds }]) => {
-      const realSeconds = real[itemId];
-      return realSeconds === undefined ? [] : [{ itemId, plannedSeconds: seconds, realSeconds }];
-    });
+    // what is learned from: the same class as it would be for somebody of whom nothing is known
+    const plain = evaluatePlan(plan, library, { ...contextOf(page), pace: plainPace }).timeline.items;
+    const times = live.run ? itemTimesOf(live.run, evaluation.timeline.items, plain) : [];
     await storeItemTimes(page.class.id, times);
     await noted.mutateAsync({ teaching: 'ended' });
   };

@@ -102,12 +102,15 @@ export function StageView({ position, clock, endsAt, talk }: Props) {
   );
 }
 
-/** The section, which round of a circuit it is, and what plays. */
+/** The section, which round of a circuit it is, what is done before it, and what plays. */
 function whereWords({ section, item, round, rounds }: TimedItem): string {
   const track = item.music ?? section.music;
   return [
     sectionWords[section.kind],
     ...(rounds > 1 ? [`round ${String(round)} of ${String(rounds)}`] : []),
+    ...(item.isCameraMoved ? ['move the camera'] : []),
+    ...(item.build ? [`first: ${item.build.what}`] : []),
+    ...(item.takesTurns ? ['two take turns'] : []),
     ...(track ? [track.name === '' ? 'to music' : `to “${track.name}”`] : []),
   ].join(' · ');
 }

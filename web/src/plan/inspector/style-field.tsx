@@ -1,0 +1,41 @@
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { clockText, teachingStyles, type TeachingStyle } from '@leiter/core';
+import { palette } from '../../shared/palette';
+import { styleWords } from '../../shared/words';
+
+/** How a class is taught as a whole, each way with what the class would take in it. */
+export function StyleField({
+  style,
+  usual,
+  totals,
+  onChange,
+}: {
+  readonly style: TeachingStyle | undefined;
+  readonly usual: TeachingStyle;
+  readonly totals: ReadonlyMap<TeachingStyle, number>;
+  readonly onChange: (style: TeachingStyle | 'as-usual') => void;
+}) {
+  const total = (of: TeachingStyle): string => clockText(totals.get(of) ?? 0);
+  return (
+    <TextField
+      select
+      fullWidth
+      label="How this class is taught"
+      value={style ?? 'as-usual'}
+      onChange={(event) => {
+        onChange(teachingStyles.find((one) => one === event.target.value) ?? 'as-usual');
+      }}
+      sx={{ my: 1 }}
+    >
+      <MenuItem value="as-usual">
+        as you usually do: {styleWords[usual]} · {total(usual)}
+      </MenuItem>
+      {teachingStyles.map((one) => (
+        <MenuItem key={one} value={one}>
+          {styleWords[one]} <span style={{ color: palette.soft }}>&nbsp;· {total(one)}</span>
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}
