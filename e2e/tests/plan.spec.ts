@@ -233,7 +233,7 @@ test('A restless order is made calmer in one step, and one key takes it back', a
   const before = await names(page);
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Calmer order' }).click();
-  await expect(page.getByText(/Standing ↔ floor \d+ → \d+, camera/)).toBeVisible();
+  await expect(page.getByText(/Standing ↔ floor \d+ → \d+\./)).toBeVisible();
   expect(await names(page)).not.toEqual(before);
   await page.keyboard.press('Control+z');
   await expect.poll(() => names(page)).toEqual(before);
