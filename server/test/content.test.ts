@@ -3,6 +3,7 @@ import {
   defaultTimingSettings,
   evaluatePlan,
   fillSlot,
+  itemOf,
   motionOf,
   plainPace,
   planFromTemplate,
@@ -10,7 +11,11 @@ import {
   syllabusFaults,
   wordsOf,
   type AgeBand,
+  type ChildInClass,
+  type ClassPlan,
   type EvaluationContext,
+  type Syllabus,
+  type Version,
 } from '@leiter/core';
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
@@ -81,6 +86,68 @@ describe.each(shippedSyllabuses())('the ladder of $programme', (syllabus) => {
 
   it('is as long as its programme says', () => {
     expect(syllabus.grades).toHaveLength({ gymnastics: 8, dance: 7, 'martial-arts': 13 }[syllabus.programme] ?? 0);
+  });
+});
+
+describe.each(shippedSyllabuses())('who is taught by the ladder of $programme', (syllabus) => {
+  const ladder = {
+    ...syllabus,
+    version: 1,
+    grades: syllabus.grades.map((grade) => ({
+      ...grade,
+      id: grade.slug,
+      isPutAway: false,
+      requirements: grade.requirements.map((one, index) => ({ ...one, id: String(index) })),
+    })),
+  } as unknown as Syllabus;
+  const movements = [...library.values()].filter(({ programmes }) => programmes.length === 0 || programmes.includes(syllabus.programme));
+  const plan: ClassPlan = {
+    focus: [],
+    sections: [
+      { id: 's', kind: 'skill', items: movements.map((movement) => ({ ...itemOf(movement, '7-9'), id: `item ${movement.slug}` })) },
+    ],
+  };
+  const versionsFor = (child: Partial<ChildInClass>): readonly Version[] => {
+    const children = [{ id: 'child', ageYears: 9, earned: [], home: null, marks: [], ...child }];
+    return evaluatePlan(plan, library, {
+      settings: defaultTimingSettings,
+      exposures: new Map(),
+      pace: plainPace,
+      style: 'as-it-comes',
+      agesYears: [9],
+      programme: syllabus.programme,
+      slotMinutes: 45,
+      stretchingSchool: 'early-static',
+      children,
+      ladder,
+      startsAt: null,
+      room: null,
+    }).versions;
+  };
+
+  it('does at least the core of all that an earned grade asks, and the grades below it', () => {
+    ladder.grades.forEach((grade, index) => {
+      const asked = new Set<string>(
+        ladder.grades
+          .slice(0, index + 1)
+          .flatMap(({ requirements }) => requirements.flatMap(({ movement, stage }) => (stage === null ? [movement] : []))),
+      );
+      const oldEnough = Math.max(grade.leastAgeYears, ...[...asked].map((slug) => library.get(slug)?.leastAge ?? 0));
+      const lesser = versionsFor({ ageYears: oldEnough, earned: [grade.slug] }).filter(
+        ({ itemId, tier }) => asked.has(itemId.slice('item '.length)) && tier !== 'core' && tier !== 'harder',
+      );
+      expect(lesser.map(({ itemId, tier }) => `${grade.slug}: ${itemId} ${String(tier)}`)).toEqual([]);
+    });
+  });
+
+  it('gives who has shown nothing nothing that needs a skill, and nothing harder', () => {
+    const needing = versionsFor({ ageYears: 16 }).filter(({ tier, movement: slug }) => {
+      const movement = library.get(slug);
+      if (tier === null || !movement) return false;
+      const needs = tier === 'easier' ? (movement.tiers.easier?.prerequisites ?? []) : movement.prerequisites;
+      return tier === 'harder' || needs.length > 0;
+    });
+    expect(needing).toEqual([]);
   });
 });
 

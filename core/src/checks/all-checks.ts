@@ -11,6 +11,7 @@ import { quiet } from './quiet.js';
 import { surface } from './surface.js';
 import { noClosing } from './no-closing.js';
 import { noHomeTask } from './no-home-task.js';
+import { nobodyDoesIt } from './nobody-does-it.js';
 import { noVersion } from './no-version.js';
 import type { Check, CheckContext } from './check.js';
 import { clock } from './clock.js';
@@ -46,6 +47,7 @@ const allChecks = [
   coldStatic,
   prerequisite,
   noVersion,
+  nobodyDoesIt,
   surface,
   equipment,
   adult,

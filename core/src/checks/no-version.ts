@@ -11,12 +11,15 @@ export interface Fact {
   readonly bar: Bar;
 }
 
+/** Room and things keep a child from an item without harm; what else does – body, age, grade, an adult missing – is a stop. */
+const isHarmless = (bar: Bar | null): boolean => bar?.kind === 'home' && bar.need !== 'adult' && bar.need !== 'surface';
+
 /** A child expected has no version of an item, whatever keeps it from it. */
 export const noVersion = defineCheck({
   id: 'no-version',
   look: (context): readonly Found<Fact>[] =>
     byItem(context, (version) => version.tier === null || isAgainstHealth(version)).map(({ item, versions }) => ({
-      severity: 'stop',
+      severity: versions.every(({ bar }) => isHarmless(bar)) ? 'caution' : 'stop',
       itemIds: [item.id],
       childIds: childrenOf(versions),
       fact: { kind: 'no-version', children: versions.length, bar: versions[0]?.bar ?? { kind: 'age', leastAge: 0 } },

@@ -43,11 +43,18 @@ export interface Ability {
   /** How many rungs it has climbed; 0 without a grade. */
   readonly rung: number;
   readonly reaches: (prerequisite: Prerequisite) => boolean;
+  /** Whether the whole movement was seen clean: the record alone says so, no grade. */
+  readonly isClean: (movement: MovementSlug) => boolean;
+  /** Whether a grade it has earned, or one below, asks the whole movement: then it does at least the core. */
+  readonly hasEarned: (movement: MovementSlug) => boolean;
 }
 
 const rankOf = (mark: Mark): number => marks.indexOf(mark);
 
-/** A grade earned says that everything its requirements and those of the grades below ask was shown. */
+/**
+ * A prerequisite is met by a mark on its stage or a later one, by a mark on the whole movement, or by an earned grade that asks it, or
+ * one below that does (model.md): who has a belt is not asked for its past.
+ */
 export function abilityOf(child: ChildInClass, ladder: Syllabus | null): Ability {
   const kept = abilities.get(child);
   if (kept?.ladder === ladder) return kept.ability;
@@ -70,10 +77,16 @@ function abilityAnew(child: ChildInClass, ladder: Syllabus | null): Ability {
   };
   for (const mark of child.marks) note(mark);
   for (const { requirements } of grades.slice(0, rung))
-    for (const { movement, stage, criterion } of requirements) note({ movement, stage, mark: criterion.leastMark });
+    for (const { movement, stage } of requirements) note({ movement, stage, mark: 'clean' });
+  const clean = new Set(child.marks.filter(({ stage, mark }) => stage === null && mark === 'clean').map(({ movement }) => movement));
+  const earned = new Set(
+    grades.slice(0, rung).flatMap(({ requirements }) => requirements.flatMap(({ movement, stage }) => (stage === null ? [movement] : []))),
+  );
   return {
     child,
     rung,
+    isClean: (movement) => clean.has(movement),
+    hasEarned: (movement) => earned.has(movement),
     reaches: ({ movement, stage, mark }) =>
       (known.get(movement) ?? []).some(
         (one) => rankOf(one.mark) >= rankOf(mark) && (one.stage === null || (stage !== undefined && one.stage >= stage)),

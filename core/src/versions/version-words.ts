@@ -4,6 +4,7 @@ import type { Library } from '../movement/library.js';
 import { regions, type Region } from '../movement/region.js';
 import { regionWord } from '../movement/region-word.js';
 import type { Syllabus } from '../syllabus/syllabus.js';
+import type { MovementSlug } from '../values/unit.js';
 import type { HomeNeed } from './home-needs.js';
 import type { Bar, Version, VersionCounts } from './version.js';
 
@@ -30,6 +31,8 @@ export function barWords(bar: Bar, library: Library, ladder: Syllabus | null): s
       return `from ${ladder?.grades.find(({ slug }) => slug === bar.grade)?.name ?? bar.grade} on`;
     case 'prerequisite':
       return `${library.get(bar.movement)?.name ?? bar.movement} first`;
+    case 'not-clean':
+      return 'clean first';
     case 'age':
       return `from ${String(bar.leastAge)} years on`;
     case 'home':
@@ -52,14 +55,18 @@ export function versionWords(version: Version, library: Library, ladder: Syllabu
   return version.bar ? `${does}: ${barWords(version.bar, library, ladder)}` : `${does}: all it needs is there`;
 }
 
-/** @returns counts as a rung shows them: `2 easier · 6 core · 1 instead`; empty where nobody is expected. */
-export function countsText(counts: VersionCounts | undefined): string {
+/**
+ * @param nameOf given, what others do is named
+ * @returns counts as a rung shows them: `2 easier · 6 core · 1 instead`, or `1 does Stork`; empty where nobody is expected.
+ */
+export function countsText(counts: VersionCounts | undefined, nameOf?: (movement: MovementSlug) => string): string {
   if (!counts) return '';
-  const words: readonly (readonly [keyof VersionCounts, string])[] = [
+  const instead = nameOf ? `${counts.instead === 1 ? 'does' : 'do'} ${counts.others.map(nameOf).join(', ')}` : 'instead';
+  const words: readonly (readonly [Exclude<keyof VersionCounts, 'others'>, string])[] = [
     ['easier', 'easier'],
     ['core', 'core'],
     ['harder', 'harder'],
-    ['instead', 'instead'],
+    ['instead', instead],
     ['none', 'without'],
   ];
   return words

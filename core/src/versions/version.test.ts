@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { itemOf } from '../class-plan/new-item.js';
 import type { Movement } from '../movement/movement.js';
@@ -54,6 +55,31 @@ describe('the version a child does', () => {
     ['the harder one when all is there', { earned: ['reef'], marks: [lever('clean')] }, 'harder', null],
   ] as const)('is %s', (_words, said, tier, bar) => {
     expect(does(stand, kid(said))).toMatchObject({ tier, bar, movement: 'stand-on-one' });
+  });
+
+  it('is harder without a grade only where it is clean itself, seen and not only earned', () => {
+    const open = { ...stand, prerequisites: [], tiers: { core: tiers.core, harder: { what: 'Eyes closed', fromGrade: null } } } as Movement;
+    const clean = { movement: 'stand-on-one', stage: null, mark: 'clean' } as const;
+    expect(does(open, kid({ earned: ['reef'] }))).toMatchObject({ tier: 'core', bar: { kind: 'not-clean' } });
+    expect(does(open, kid({ earned: ['bight'], marks: [{ ...clean, stage: 1 }] }))?.tier).toBe('core');
+    expect(does(open, kid({ earned: ['bight'], marks: [clean] }))?.tier).toBe('harder');
+    const foreign = { ...open, tiers: { ...open.tiers, harder: { what: 'Eyes closed', fromGrade: 'of another ladder' } } } as Movement;
+    expect(does(foreign, kid({ earned: ['reef'] }))?.tier).toBe('core');
+  });
+
+  it('is harder before its grade where it is clean, and its prerequisites stand', () => {
+    const clean = { movement: 'stand-on-one', stage: null, mark: 'clean' } as const;
+    expect(does(stand, kid({ earned: ['bight'], marks: [clean] }))).toMatchObject({ tier: 'core', bar: { kind: 'prerequisite' } });
+    expect(does(stand, kid({ earned: ['bight'], marks: [clean, lever('clean')] }))?.tier).toBe('harder');
+  });
+
+  it('counts what an earned grade asks, and those below it, as shown, however clean it is wanted', () => {
+    const wanting = { ...stand, tiers: {}, prerequisites: [{ movement: 'stork', mark: 'clean' as const }] };
+    expect([
+      does(wanting, kid())?.tier,
+      does(wanting, kid({ earned: ['bight'] }))?.tier,
+      does(wanting, kid({ earned: ['reef'] }))?.tier,
+    ]).toEqual(['instead', 'core', 'core']);
   });
 
   it('is another movement when it is too young for all of it, and none where there is no other', () => {
@@ -138,6 +164,8 @@ describe('the version a child does', () => {
     expect(version && versionWords(version, library, ladder)).toBe('core: from reef on');
     expect(countsText(versionCounts(version ? [version] : []).get('item'))).toBe('1 core');
     expect(countsText(undefined)).toBe('');
+    const other = does({ ...stand, tiers: {} }, kid());
+    expect(countsText(versionCounts(other ? [other] : []).get('item'), (slug) => slug)).toBe('1 does stork');
   });
 
   it('is reckoned for each child of each item, and for nobody where nobody comes', () => {
@@ -172,5 +200,124 @@ describe('the picture of the instructor', () => {
       view: { facing: 'side', framing: 'travel' },
     });
     expect(outOfRoom(travel, { ...room, cameraDistanceM: 2 })).toBe('frame-width');
+  });
+});
+
+describe('over every child, movement and ladder', () => {
+  const slugs = ['a', 'b', 'c', 'd', 'e', 'f'];
+  /** Movements of which each asks only what comes before it: no circles. */
+  const aWorld = fc
+    .tuple(
+      fc.array(
+        fc.record({
+          needs: fc.subarray([0, 1, 2, 3, 4]),
+          stage: fc.option(fc.integer({ min: 1, max: 3 }), { nil: undefined }),
+          mark: fc.constantFrom('with-help', 'alone', 'clean'),
+          easier: fc.option(fc.subarray([0, 1, 2]), { nil: null }),
+          harderFrom: fc.constantFrom(null, 'g0', 'g1', 'g2'),
+          coreFrom: fc.constantFrom(null, null, 'g1', 'g2'),
+        }),
+        { minLength: 6, maxLength: 6 },
+      ),
+      fc.array(fc.subarray(slugs, { minLength: 1 }), { minLength: 3, maxLength: 3 }),
+    )
+    .map(([made, grades]) => {
+      const asked = (some: readonly number[], below: number, stage: number | undefined, mark: 'with-help' | 'alone' | 'clean') =>
+        some.filter((one) => one < below).map((one) => ({ movement: slugs[one] ?? '', ...(stage === undefined ? {} : { stage }), mark }));
+      const movements = made.map(({ needs, stage, mark, easier, harderFrom, coreFrom }, index) =>
+        aMovement(slugs[index] ?? '', {
+          kind: 'skill',
+          prerequisites: asked(needs, index, stage, mark),
+          tiers: {
+            core: { what: 'core', fromGrade: coreFrom },
+            harder: { what: 'harder', fromGrade: harderFrom },
+            ...(easier ? { easier: { what: 'easier', fromGrade: null, prerequisites: asked(easier, index, undefined, mark) } } : {}),
+          },
+        }),
+      );
+      const climbing: Syllabus = {
+        programme: 'gymnastics',
+        version: 1,
+        grades: grades.map((requirements, index) => ({
+          ...rung(`g${String(index)}`, ''),
+          requirements: requirements.map((movement) => aRequirement({}, { movement })),
+        })),
+      };
+      return { movements, climbing };
+    });
+  const versionsFor = (
+    { movements, climbing }: { readonly movements: readonly Movement[]; readonly climbing: Syllabus },
+    child: ChildInClass,
+  ) =>
+    evaluated(
+      aPlan({ skill: movements.map((movement) => ({ ...itemOf(movement, '7-9'), id: `item ${movement.slug}` })) }),
+      aLibrary(...movements),
+      {
+        children: [child],
+        ladder: climbing,
+      },
+    ).versions;
+
+  it('who has earned a grade does at least the core of all that it and those below ask', () => {
+    fc.assert(
+      fc.property(aWorld, fc.integer({ min: 0, max: 2 }), (world, grade) => {
+        const asked = new Set<string>(
+          world.climbing.grades.slice(0, grade + 1).flatMap(({ requirements }) => requirements.map(({ movement }) => movement)),
+        );
+        for (const { itemId, tier } of versionsFor(world, kid({ earned: [`g${String(grade)}`] })))
+          if (asked.has(itemId.replace('item ', ''))) expect(['core', 'harder']).toContain(tier);
+      }),
+    );
+  });
+
+  it('who has shown nothing gets nothing that needs a skill, and nothing harder', () => {
+    fc.assert(
+      fc.property(aWorld, (world) => {
+        const of = new Map(world.movements.map((movement) => [movement.slug, movement]));
+        for (const { tier, movement: slug } of versionsFor(world, kid())) {
+          const movement = of.get(slug);
+          if (tier === null || !movement) continue;
+          expect(tier).not.toBe('harder');
+          expect(tier === 'easier' ? (movement.tiers.easier?.prerequisites ?? []) : movement.prerequisites).toEqual([]);
+        }
+      }),
+    );
+  });
+
+  it('more shown never means less to do', () => {
+    const rank = { harder: 3, core: 2, easier: 1, instead: 0, none: -1 } as const;
+    const known = fc.array(
+      fc.record({ movement: fc.constantFrom(...slugs), stage: fc.constantFrom(null, 1, 2), mark: fc.constantFrom('alone', 'clean') }),
+      {
+        maxLength: 6,
+      },
+    );
+    fc.assert(
+      fc.property(aWorld, known, known, (world, some, more) => {
+        const before = versionsFor(world, kid({ marks: some }));
+        const after = versionsFor(world, kid({ marks: [...some, ...more] }));
+        before.forEach(({ tier }, index) => {
+          expect(rank[after[index]?.tier ?? 'none']).toBeGreaterThanOrEqual(rank[tier ?? 'none']);
+        });
+      }),
+    );
+  });
+});
+
+describe('nobody-does-it', () => {
+  const only = { ...stand, tiers: {} };
+  const library = aLibrary(...basics, only);
+  const ready = { marks: [{ movement: 'stork', stage: null, mark: 'alone' as const }] };
+  const finding = (ableOf4: number) => {
+    const children = Array.from({ length: 4 }, (_, index) => aChildInClass(`c${String(index)}`, index < ableOf4 ? ready : {}));
+    return evaluated(aPlan({ skill: [anItem('stand-on-one'), anItem('stand-on-one', { id: 'again' })] }), library, {
+      children,
+      ladder,
+    }).findings.find(({ check }) => check === 'nobody-does-it');
+  };
+
+  it('speaks once for all items that most do not do, and is silent at exactly half', () => {
+    expect(finding(2)).toBeUndefined();
+    expect(finding(1)).toMatchObject({ severity: 'caution', itemIds: ['stand-on-one', 'again'], fact: { others: 3, children: 4 } });
   });
 });

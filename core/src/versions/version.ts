@@ -15,6 +15,8 @@ import { sparedIn } from './spares.js';
 export type Bar =
   | { readonly kind: 'grade'; readonly grade: string }
   | { readonly kind: 'prerequisite'; readonly movement: MovementSlug }
+  /** The harder one without a grade waits until the movement itself is clean. */
+  | { readonly kind: 'not-clean' }
   | { readonly kind: 'age'; readonly leastAge: number }
   | { readonly kind: 'home'; readonly need: HomeNeed }
   | { readonly kind: 'health'; readonly spared: Region | Hazard };
@@ -48,10 +50,11 @@ export interface VersionContext {
 }
 
 /**
- * Which version each child does of each item, and why (model.md): from the harder tier to the easier the first that its grade
- * reaches, whose prerequisites stand, and which its home allows; else the nearest easier relative that does; else none.
- * A version set by hand stands whatever is known. The prerequisites of the movement bar the core and the harder tier: the
- * easier one is there for those who lack them.
+ * Which version each child does of each item, and why (model.md): the core is what the class does. The harder one is for who has
+ * reached its grade or does the movement clean, the prerequisites standing; nobody gets it just because nothing forbids it. Else the
+ * core, where grade and prerequisites allow – an earned grade that asks the movement opens it –; else the easier one, which has only
+ * prerequisites of its own; else the nearest easier relative; else none. Each step asks the home and the health notes as well.
+ * A version set by hand stands whatever is known.
  * @returns one version per item and child, in the order of the items and then of the children
  */
 export function versionsOf(items: readonly TimedItem[], library: Library, context: VersionContext): readonly Version[] {
@@ -126,11 +129,28 @@ function barOf(movement: Movement, tier: TierName, ability: Ability, { ladder, s
   if (child.ageYears < movement.leastAge) return { kind: 'age', leastAge: movement.leastAge };
   const health = healthBar(movement, child);
   if (health) return health;
-  if (said?.fromGrade && rungOf(said.fromGrade, ladder) > ability.rung) return { kind: 'grade', grade: said.fromGrade };
-  const open = firstOpen(said?.prerequisites, ability) ?? (tier === 'easier' ? undefined : firstOpen(movement.prerequisites, ability));
-  if (open) return { kind: 'prerequisite', movement: open.movement };
+  // what a grade of the child asks is open to it, whatever else is known of its past
+  const isOpen = tier === 'core' && ability.hasEarned(movement.slug);
+  const untold = isOpen ? null : recordBar(movement, tier, ability, ladder);
+  if (untold) return untold;
   const need = child.home && firstLack(movement, said?.equipment, child.home, startsAt);
   return need && { kind: 'home', need };
+}
+
+/** What grade and record say against a version. */
+function recordBar(movement: Movement, tier: TierName, ability: Ability, ladder: Syllabus | null): Bar | null {
+  const said = movement.tiers[tier];
+  const wanted = said?.fromGrade == null ? 0 : rungOf(said.fromGrade, ladder);
+  const isBelow = said?.fromGrade != null && wanted > ability.rung;
+  if (tier !== 'harder') {
+    if (isBelow) return { kind: 'grade', grade: said.fromGrade };
+  } else if (!ability.isClean(movement.slug)) {
+    if (isBelow) return { kind: 'grade', grade: said.fromGrade };
+    // without a grade that the ladder has, only the record opens it
+    if (wanted === 0) return { kind: 'not-clean' };
+  }
+  const open = firstOpen(said?.prerequisites, ability) ?? (tier === 'easier' ? undefined : firstOpen(movement.prerequisites, ability));
+  return open ? { kind: 'prerequisite', movement: open.movement } : null;
 }
 
 function firstOpen(prerequisites: Movement['prerequisites'] | undefined, ability: Ability): Prerequisite | undefined {
@@ -145,15 +165,21 @@ export interface VersionCounts {
   readonly harder: number;
   readonly instead: number;
   readonly none: number;
+  /** What those do who do something else, the most frequent first. */
+  readonly others: readonly MovementSlug[];
 }
 
 /** Counts of versions by item. */
 export function versionCounts(versions: readonly Version[]): ReadonlyMap<ItemId, VersionCounts> {
-  const counts = new Map<ItemId, Record<keyof VersionCounts, number>>();
-  for (const { itemId, tier } of versions) {
-    const own = counts.get(itemId) ?? { easier: 0, core: 0, harder: 0, instead: 0, none: 0 };
+  type Counting = Record<Exclude<keyof VersionCounts, 'others'>, number> & { readonly by: Map<MovementSlug, number> };
+  const counts = new Map<ItemId, Counting>();
+  for (const { itemId, tier, movement } of versions) {
+    const own = counts.get(itemId) ?? { easier: 0, core: 0, harder: 0, instead: 0, none: 0, by: new Map<MovementSlug, number>() };
     own[tier ?? 'none'] += 1;
+    if (tier === 'instead') own.by.set(movement, (own.by.get(movement) ?? 0) + 1);
     counts.set(itemId, own);
   }
-  return counts;
+  return new Map(
+    [...counts].map(([id, { by, ...own }]) => [id, { ...own, others: [...by].sort((a, b) => b[1] - a[1]).map(([movement]) => movement) }]),
+  );
 }

@@ -71,7 +71,7 @@ export class PlanPaperService {
       pageMargins: [36, 34, 36, 30],
       defaultStyle: { font: 'text', fontSize: sizeFor(evaluation), color: ink },
       info: { title: `${page.class.groupName} ${page.class.day}` },
-      content: [...runningOrder(page, evaluation), ...secondPage(page, evaluation, library, children)],
+      content: [...runningOrder(page, evaluation, library), ...secondPage(page, evaluation, library, children)],
     };
     const pdf = Buffer.from(await this.workers.run('setPaper', { document }));
     return { pdf, name: `${page.class.groupName.replace(/[^A-Za-z0-9]+/g, '-')}-${page.class.day}.pdf` };
@@ -82,7 +82,7 @@ function sizeFor({ timeline }: Evaluation): number {
   return Math.max(5.5, Math.min(8.5, (8.5 * usualLines) / Math.max(1, firstRounds(timeline.items).length)));
 }
 
-function runningOrder(page: ClassPageResponse, evaluation: Evaluation): readonly Cell[] {
+function runningOrder(page: ClassPageResponse, evaluation: Evaluation, library: Library): readonly Cell[] {
   const { timeline } = evaluation;
   const counts = versionCounts(evaluation.versions);
   const size = sizeFor(evaluation);
@@ -103,7 +103,7 @@ function runningOrder(page: ClassPageResponse, evaluation: Evaluation): readonly
         ],
       },
       { text: [doseText(timed.item.dose), sides, teachingText(timed.item)].filter((one) => one !== '').join(', ') },
-      { text: countsText(counts.get(timed.item.id)), color: soft },
+      { text: countsText(counts.get(timed.item.id), (slug) => library.get(slug)?.name ?? slug), color: soft },
       { text: cueOf(timed), color: soft },
     ];
   });

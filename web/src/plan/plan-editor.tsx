@@ -204,6 +204,7 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
         <RunningOrder
           plan={plan}
           evaluation={evaluation}
+          library={library}
           startsAt={page.class.startsAt}
           chosen={chosen}
           chosenSection={chosen === null ? sectionId : null}
@@ -285,7 +286,7 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
         )}
       </Box>
       <KeysHelp keys={planKeysHelp} />
-      <PlanPrint page={page} plan={plan} evaluation={evaluation} talk={talk} />
+      <PlanPrint page={page} plan={plan} evaluation={evaluation} library={library} talk={talk} />
       {open === 'fit' && <FitDialog plan={plan} library={library} context={context} onTake={change} onClose={close} />}
       {open === 'keep' && (
         <TemplateDialog

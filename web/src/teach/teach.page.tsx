@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ClassPageResponse } from '@leiter/contract';
-import { safetyTalkOf, type Library } from '@leiter/core';
+import { groupBy, safetyTalkOf, type Evaluation, type Library } from '@leiter/core';
 import { DateTime } from 'luxon';
 import { useEffect, useMemo } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
@@ -137,6 +137,7 @@ function Live({
               clock={DateTime.now().toFormat('HH:mm')}
               endsAt={DateTime.now().plus({ seconds: left }).toFormat('HH:mm')}
               talk={talk}
+              instead={insteadOf(position.timed?.item.id, evaluation, page, library)}
             />
             <Controls live={live} isPaused={position.isPaused} isExplaining={isExplaining} classId={page.class.id} />
           </Box>
@@ -144,6 +145,23 @@ function Live({
       </Box>
       <KeysHelp keys={keys} />
     </Dark>
+  );
+}
+
+/** What those do who do another movement than the item says, each with their names: `Jog on the spot: Mei H., Mikko S.`. */
+function insteadOf(
+  itemId: string | undefined,
+  { versions }: Evaluation,
+  { children }: ClassPageResponse,
+  library: Library,
+): readonly string[] {
+  const nameOf = (childId: string): string => children.find(({ id }) => id === childId)?.name ?? '';
+  const others = groupBy(
+    versions.filter((version) => version.itemId === itemId && version.tier === 'instead'),
+    ({ movement }) => movement,
+  );
+  return [...others].map(
+    ([movement, own]) => `${library.get(movement)?.name ?? movement}: ${own.map(({ childId }) => nameOf(childId)).join(', ')}`,
   );
 }
 

@@ -30,6 +30,8 @@ interface RungProps {
   readonly others: string;
   /** How many children do which version; undefined where nobody is expected. */
   readonly counts: VersionCounts | undefined;
+  /** The name of what some do instead. */
+  readonly nameOf: (movement: string) => string;
   readonly onChoose: (itemId: string) => void;
   /** Told the item under the pointer, and null when it leaves. */
   readonly onPoint: (itemId: string | null) => void;
@@ -104,6 +106,7 @@ export const RungLine = memo(function RungLine({
   worst,
   others,
   counts,
+  nameOf,
   onChoose,
   onPoint,
 }: RungProps) {
@@ -116,7 +119,7 @@ export const RungLine = memo(function RungLine({
   }, [isChosen]);
   const sides = sidesText(item.sides);
   const taught = teachingText(item);
-  const versionsText = counts && !isAllCore(counts) ? countsText(counts) : '';
+  const versionsText = counts && !isAllCore(counts) ? countsText(counts, nameOf) : '';
   return (
     <li
       ref={(element) => {
@@ -182,7 +185,7 @@ function isSameRung(before: RungProps, after: RungProps): boolean {
     one.movement === other.movement &&
     timeOfDay(before.startsAt, one.startSecond) === timeOfDay(after.startsAt, other.startSecond) &&
     clockText(one.seconds) === clockText(other.seconds) &&
-    countsText(counted) === countsText(counts) &&
+    countsText(counted, before.nameOf) === countsText(counts, after.nameOf) &&
     (Object.keys(plain) as (keyof typeof plain)[]).every((key) => plain[key] === rest[key])
   );
 }

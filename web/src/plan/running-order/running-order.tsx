@@ -2,8 +2,17 @@ import { useDroppable } from '@dnd-kit/core';
 import styled from '@emotion/styled';
 import Box from '@mui/material/Box';
 import type { Presence } from '@leiter/contract';
-import { bodyAt, firstRounds, versionCounts, type ClassPlan, type Evaluation, type Finding, type Severity } from '@leiter/core';
-import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import {
+  bodyAt,
+  firstRounds,
+  versionCounts,
+  type ClassPlan,
+  type Evaluation,
+  type Finding,
+  type Severity,
+  type Library,
+} from '@leiter/core';
+import { type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { palette } from '../../shared/palette';
 import { bodyWords } from '../editing/body-words';
 import type { WritingPlace } from '../editing/plan-actions';
@@ -17,6 +26,7 @@ import { RungLine, Rungs } from './rung-line';
 interface Props {
   readonly plan: ClassPlan;
   readonly evaluation: Evaluation;
+  readonly library: Library;
   readonly startsAt: string;
   readonly chosen: string | null;
   readonly chosenSection: string | null;
@@ -35,7 +45,7 @@ interface Props {
 const Frame = styled.section({ flex: 1, minWidth: 0, overflowY: 'auto', overflowX: 'hidden', '&:focus-visible': { outlineOffset: -3 } });
 const Columns = styled.div({
   display: 'grid',
-  gridTemplateColumns: '48px 74px minmax(300px, 1fr) 60px auto',
+  gridTemplateColumns: '48px 80px minmax(300px, 1fr) 60px auto',
   columnGap: 6,
   padding: '6px 12px 16px',
 });
@@ -87,6 +97,8 @@ export function RunningOrder(props: Props) {
   const ruler = useMemo(() => rulerOf(plan, items, room), [plan, items, room]);
   const worst = useMemo(() => worstByItem(evaluation.findings), [evaluation.findings]);
   const counts = useMemo(() => versionCounts(evaluation.versions), [evaluation.versions]);
+  const { library } = props;
+  const nameOf = useCallback((movement: string) => library.get(movement)?.name ?? movement, [library]);
   const [pointed, setPointed] = useState<string | null>(null);
   const shown = ruler.rungs.get(pointed ?? props.chosen ?? '');
   const body = shown && bodyAt(evaluation.timeline, shown.itemId);
@@ -124,6 +136,7 @@ export function RunningOrder(props: Props) {
                 worst={worst.get(timed.item.id) ?? null}
                 others={whoIsOn.get(timed.item.id) ?? ''}
                 counts={counts.get(timed.item.id)}
+                nameOf={nameOf}
                 onChoose={props.onChoose}
                 onPoint={setPointed}
               />

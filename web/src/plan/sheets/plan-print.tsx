@@ -12,6 +12,7 @@ import {
   versionCounts,
   type ClassPlan,
   type Evaluation,
+  type Library,
 } from '@leiter/core';
 import { Figure } from '../../shared/figure';
 import { OnPaper } from '../../shared/on-paper';
@@ -22,6 +23,7 @@ interface Props {
   readonly page: ClassPageResponse;
   readonly plan: ClassPlan;
   readonly evaluation: Evaluation;
+  readonly library: Library;
   /** What is said before the first movement; asked only when there is paper. */
   readonly talk: () => readonly string[];
 }
@@ -31,7 +33,7 @@ export function PlanPrint(props: Props) {
   return <OnPaper name="plan">{() => <Paper {...props} />}</OnPaper>;
 }
 
-function Paper({ page, plan, evaluation, talk }: Props) {
+function Paper({ page, plan, evaluation, library, talk }: Props) {
   const { timeline } = evaluation;
   return (
     <>
@@ -40,7 +42,7 @@ function Paper({ page, plan, evaluation, talk }: Props) {
         {dayText(page.class.day)} · {page.class.startsAt} to {timeOfDay(page.class.startsAt, page.class.lengthMinutes * 60)} · planned{' '}
         {clockText(timeline.totalSeconds)}
       </Box>
-      <Rows page={page} plan={plan} evaluation={evaluation} />
+      <Rows page={page} plan={plan} evaluation={evaluation} library={library} />
       <Box sx={{ breakInside: 'avoid', mt: 2 }}>
         <Box sx={{ fontFamily: headingFont, fontSize: '12pt', fontWeight: 700 }}>Before the first movement</Box>
         <ul style={{ margin: '4pt 0', paddingLeft: '14pt' }}>
@@ -54,7 +56,7 @@ function Paper({ page, plan, evaluation, talk }: Props) {
   );
 }
 
-function Rows({ page, plan, evaluation }: Omit<Props, 'talk'>) {
+function Rows({ page, plan, evaluation, library }: Omit<Props, 'talk'>) {
   const items = firstRounds(evaluation.timeline.items);
   const totals = itemTotals(evaluation.timeline.items);
   const counts = versionCounts(evaluation.versions);
@@ -90,7 +92,7 @@ function Rows({ page, plan, evaluation }: Omit<Props, 'talk'>) {
                 {[doseText(item.dose), teachingText(item)].filter((one) => one !== '').join(', ')}
                 {sidesText(item.sides) && `, ${sidesText(item.sides)}`}
               </td>
-              <td>{countsText(counts.get(item.id))}</td>
+              <td>{countsText(counts.get(item.id), (slug) => library.get(slug)?.name ?? slug)}</td>
               <td>{cue === undefined ? '' : `“${cue}”`}</td>
               <td style={{ textAlign: 'right' }}>{clockText(totals.get(item.id)?.seconds ?? 0)}</td>
             </Box>

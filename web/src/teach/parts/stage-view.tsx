@@ -11,10 +11,12 @@ interface Props {
   readonly endsAt: string;
   /** What is said before the first movement; shown while it is said. */
   readonly talk: readonly string[];
+  /** Who does another movement, and which: `Kaia B.: Stork`. */
+  readonly instead: readonly string[];
 }
 
 /** What is taught now, to be read from three metres away. */
-export function StageView({ position, clock, endsAt, talk }: Props) {
+export function StageView({ position, clock, endsAt, talk, instead }: Props) {
   const { timed, next } = position;
   if (!timed) return null;
   const { movement, item } = timed;
@@ -63,6 +65,14 @@ export function StageView({ position, clock, endsAt, talk }: Props) {
         {isTalk ? <Talk lines={talk} /> : <Figure movement={movement} size={320} tone="night" isDecoration={false} />}
         <Now position={position} />
       </Box>
+      {instead.length > 0 && (
+        <Box sx={{ fontSize: 22, mb: 1.5, lineHeight: 1.25 }}>
+          <Box component="span" sx={{ color: palette.nightSoft, mr: 1.5 }}>
+            Instead
+          </Box>
+          {instead.join(' · ')}
+        </Box>
+      )}
       {tiers.length > 1 && (
         <Box sx={{ display: 'grid', gridTemplateColumns: `repeat(${String(tiers.length)}, 1fr)`, gap: 3, mb: 2 }}>
           {tiers.map((tier) => (
