@@ -13,9 +13,11 @@ import {
   teachingStyles,
   tierNames,
   trackLimits,
+  unevenSets,
   ways,
   type CheckId,
   type Dose,
+  type DoseNumber,
   type Familiarity,
   type ItemSides,
   type SectionKind,
@@ -52,6 +54,25 @@ function Within({ least, most }: { readonly least: number; readonly most: number
   return applyDecorators(Min(least, { message }), Max(most, { message }));
 }
 
+function NumberOfDose(name: DoseNumber): PropertyDecorator {
+  const { isWhole, ...limits } = doseLimits[name];
+  return applyDecorators(isWhole ? IsInt({ message: 'A whole number.' }) : IsNumber({}, { message: 'A number.' }), Within(limits));
+}
+
+/** A list with one number for each set. */
+function UnevenSets(name: DoseNumber): PropertyDecorator {
+  const { least, most, isWhole } = doseLimits[name];
+  const each = { each: true, message: `Each between ${String(least)} and ${String(most)}.` };
+  return applyDecorators(
+    IsArray({ message: 'A list with a number for each set.' }),
+    ArrayMinSize(unevenSets.least, { message: `At least ${String(unevenSets.least)} sets.` }),
+    ArrayMaxSize(unevenSets.most, { message: `At most ${String(unevenSets.most)} sets.` }),
+    isWhole ? IsInt({ each: true, message: 'Whole numbers.' }) : IsNumber({}, { each: true, message: 'Numbers.' }),
+    Min(least, each),
+    Max(most, each),
+  );
+}
+
 type DoseClass = new () => object;
 
 /** One class a kind of dose, with the rules of its numbers, from the table of core. */
@@ -61,11 +82,12 @@ const doseClasses: readonly { readonly name: Dose['kind']; readonly value: DoseC
   // eslint-disable-next-line @typescript-eslint/no-extraneous-class -- its rules are put on it below
   const Made = { [name]: class {} }[name] as DoseClass;
   IsIn([kind])(Made.prototype as object, 'kind');
-  for (const number of doseKinds[kind].numbers) {
-    const { least, most, isWhole } = doseLimits[number];
-    const rule = isWhole ? IsInt({ message: 'A whole number.' }) : IsNumber({}, { message: 'A number.' });
-    applyDecorators(rule, Within({ least, most }))(Made.prototype as object, number);
-  }
+  const { numbers, optional = [], uneven, choices = {} } = doseKinds[kind];
+  for (const number of numbers) NumberOfDose(number)(Made.prototype as object, number);
+  for (const number of optional) applyDecorators(MayBeLeftOut(), NumberOfDose(number))(Made.prototype as object, number);
+  if (uneven) applyDecorators(MayBeLeftOut(), UnevenSets(uneven))(Made.prototype as object, 'uneven');
+  for (const [field, words] of Object.entries(choices))
+    IsIn(words, { message: `One of ${words.join(', ')}.` })(Made.prototype as object, field);
   return { name: kind, value: Made };
 });
 

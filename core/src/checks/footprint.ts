@@ -1,3 +1,4 @@
+import { inItsRoom } from '../versions/version.js';
 import { outOfRoom } from '../versions/teaching-room.js';
 import { defineCheck } from './check.js';
 import type { Found } from './finding.js';
@@ -24,7 +25,7 @@ export const footprint = defineCheck({
     const { room, timeline } = context;
     const shown = room
       ? timeline.items.flatMap(({ item, movement }): readonly Found<Fact>[] => {
-          const short = outOfRoom(movement, room);
+          const short = outOfRoom(inItsRoom(item, movement), room);
           return short ? [{ severity: 'caution', itemIds: [item.id], fact: { kind: 'out-of-room', short }, mend: null }] : [];
         })
       : [];

@@ -1,4 +1,5 @@
 import type { Seconds } from '../values/unit.js';
+import { withUneven, type Dose } from '../movement/dose.js';
 import { longestHoldOf } from '../movement/hold-limits.js';
 import type { AgeBand } from '../movement/age-band.js';
 import { defineCheck } from './check.js';
@@ -8,6 +9,15 @@ import type { Found } from './finding.js';
 function bandOf(years: number): AgeBand {
   if (years < 7) return '4-6';
   return years < 10 ? '7-9' : '10-13';
+}
+
+function heldAtMost(dose: Dose & { readonly kind: 'hold' }, limitSeconds: Seconds): Dose {
+  return dose.uneven
+    ? withUneven(
+        dose,
+        dose.uneven.map((one) => Math.min(one, limitSeconds)),
+      )
+    : { ...dose, holdSeconds: limitSeconds };
 }
 
 export interface Fact {
@@ -29,7 +39,7 @@ export const holdTooLong = defineCheck({
           severity: 'caution' as const,
           itemIds: [item.id],
           fact: { kind: 'hold-too-long' as const, seconds: item.dose.holdSeconds, limitSeconds },
-          mend: [{ kind: 'set-dose' as const, item: item.id, dose: { ...item.dose, holdSeconds: limitSeconds } }],
+          mend: [{ kind: 'set-dose' as const, item: item.id, dose: heldAtMost(item.dose, limitSeconds) }],
         },
       ];
     }),

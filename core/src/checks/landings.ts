@@ -1,5 +1,6 @@
 import { passesOf } from '../class-plan/class-plan.js';
 import type { Library } from '../movement/library.js';
+import { repsOf, timesLearnt } from '../movement/dose.js';
 import type { Movement } from '../movement/movement.js';
 import type { TimedItem } from '../timing/timeline.js';
 import { defineCheck, type CheckContext } from './check.js';
@@ -24,11 +25,14 @@ export function landingsOf({ item, movingSeconds }: Pick<TimedItem, 'item' | 'mo
   const passes = passesOf(item);
   switch (dose.kind) {
     case 'reps':
-      return dose.sets * dose.reps * passes;
+      return (repsOf(dose) ?? 0) * passes;
     case 'counts':
-      return dose.eights * dose.repeats * passes;
+      return dose.eights * (dose.repeats + timesLearnt(dose)) * passes;
     case 'hold':
       return dose.sets * passes;
+    case 'lengths':
+      // about one to a metre
+      return Math.round(dose.lengths * dose.metres) * passes;
     case 'timed':
       return Math.round(movingSeconds / 2);
   }

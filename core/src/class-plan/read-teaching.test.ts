@@ -15,6 +15,7 @@ describe('a dose with its teaching', () => {
     ['3x8 flow', three, { way: 'flow' }],
     ['3 x 8, watch', three, { way: 'watch' }],
     ['3x8 talk 90s', three, { explainSeconds: 90 }],
+    ['10/30/60s watch', { kind: 'hold', sets: 3, holdSeconds: 60, restSeconds: 5, uneven: [10, 30, 60] }, { way: 'watch' }],
     ['talk 2 min', like.dose, { explainSeconds: 120 }],
     ['teach', like.dose, { way: 'teach' }],
     [

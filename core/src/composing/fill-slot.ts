@@ -19,7 +19,7 @@ export const fillSettings = {
 /** One step more of a dose as a coach would write it: a rep more, and from twelve on a set more of fewer. */
 function grown(dose: Dose): Dose {
   const { mostRepsInASet, restSeconds } = fillSettings;
-  if (dose.kind !== 'reps' || dose.reps < mostRepsInASet) return stepDose(dose, 'more');
+  if (dose.kind !== 'reps' || dose.uneven || dose.reps < mostRepsInASet) return stepDose(dose, 'more');
   const sets = dose.sets + 1;
   const reps = Math.ceil((dose.sets * dose.reps + 1) / sets);
   return { ...dose, sets, reps, restSeconds: Math.max(dose.restSeconds, restSeconds) };

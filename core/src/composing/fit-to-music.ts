@@ -1,5 +1,5 @@
 import { ageBandOf, type AgeBand } from '../movement/age-band.js';
-import { doseLimits, sameDose, type Dose } from '../movement/dose.js';
+import { doseLimits, sameDose, unevenOf, withUneven, type Dose } from '../movement/dose.js';
 import { longestHoldOf } from '../movement/hold-limits.js';
 import type { Library } from '../movement/library.js';
 import type { Movement } from '../movement/movement.js';
@@ -129,8 +129,15 @@ function timesDose(dose: Dose, factor: number, movement: Movement, band: AgeBand
   const whole = (value: number): number => Math.max(1, Math.round(value * factor));
   switch (dose.kind) {
     case 'reps':
+      if (dose.uneven)
+        return withUneven(
+          dose,
+          dose.uneven.map((one) => Math.min(doseLimits.reps.most, whole(one))),
+        );
       return { ...dose, reps: Math.min(doseLimits.reps.most, whole(dose.reps)) };
     case 'hold':
+      // a ladder of holds stays as it was written
+      if (dose.uneven) return dose;
       return {
         ...dose,
         holdSeconds: Math.max(1, Math.min(whole(dose.holdSeconds), Math.max(dose.holdSeconds, longestHoldOf(movement, band)))),
@@ -139,6 +146,8 @@ function timesDose(dose: Dose, factor: number, movement: Movement, band: AgeBand
       return { ...dose, seconds: Math.min(doseLimits.seconds.most, whole(dose.seconds)) };
     case 'counts':
       return { ...dose, eights: Math.min(doseLimits.eights.most, whole(dose.eights)) };
+    case 'lengths':
+      return { ...dose, lengths: Math.min(doseLimits.lengths.most, whole(dose.lengths)) };
   }
 }
 
@@ -171,8 +180,17 @@ function nearer(begun: Doses, own: ReadonlyMap<ItemId, TimedItem>, band: AgeBand
 
 /** A dose one rep, one second of a hold or one 8-count larger or smaller, where that is still within what it may be. */
 function smallStep(dose: Dose | undefined, { item, movement }: TimedItem, by: 1 | -1, band: AgeBand): readonly (readonly [ItemId, Dose])[] {
+  if (dose && unevenOf(dose)) return [];
   const size = (one: Dose): number =>
-    one.kind === 'reps' ? one.reps : one.kind === 'hold' ? one.holdSeconds : one.kind === 'counts' ? one.eights : 0;
+    one.kind === 'reps'
+      ? one.reps
+      : one.kind === 'hold'
+        ? one.holdSeconds
+        : one.kind === 'counts'
+          ? one.eights
+          : one.kind === 'lengths'
+            ? one.lengths
+            : 0;
   const begun = size(item.dose);
   const next = dose ? size(dose) + by : 0;
   if (!dose || next < 1 || next < begun * musicSettings.leastShare || next > begun * musicSettings.mostTimes) return [];
@@ -183,6 +201,8 @@ function smallStep(dose: Dose | undefined, { item, movement }: TimedItem, by: 1 
       return by > 0 && next > longestHoldOf(movement, band) ? [] : [[item.id, { ...dose, holdSeconds: next }]];
     case 'counts':
       return next > doseLimits.eights.most ? [] : [[item.id, { ...dose, eights: next }]];
+    case 'lengths':
+      return next > doseLimits.lengths.most ? [] : [[item.id, { ...dose, lengths: next }]];
     case 'timed':
       return [];
   }

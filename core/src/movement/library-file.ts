@@ -1,6 +1,6 @@
 import { accepted, refused, type Result } from '../values/result.js';
 import { ageBands } from './age-band.js';
-import { doseFaults, doseKinds, type Dose } from './dose.js';
+import { doseFaults, doseFields, doseKinds, type Dose } from './dose.js';
 import { hazards } from './hazard.js';
 import { longestHoldOf } from './hold-limits.js';
 import { movementKinds } from './kind.js';
@@ -181,7 +181,7 @@ function doseFaultsOf(entry: string, field: string, doses: unknown, names: reado
     if (dose === null || dose === undefined) return [];
     if (!isFields(dose) || typeof dose['kind'] !== 'string' || !Object.hasOwn(doseKinds, dose['kind']))
       return [fault(entry, `${field}.${name}`, 'not-allowed', dose)];
-    const known: readonly string[] = ['kind', ...doseKinds[dose['kind'] as Dose['kind']].numbers]; // a key of the table
+    const known = doseFields(dose['kind'] as Dose['kind']); // a key of the table
     const unknown = Object.keys(dose).filter((one) => !known.includes(one));
     if (unknown.length > 0) return unknown.map((one) => fault(entry, `${field}.${name}`, 'unknown-field', one));
     return doseFaults(dose as unknown as Dose) // its kind is known; each number is checked here, missing ones included

@@ -1,24 +1,25 @@
 import { ageBands } from './age-band.js';
-import { doseKinds, doseKindNames, doseLimits, type Dose } from './dose.js';
+import { doseKinds, doseKindNames, doseLimits, unevenSets, type Dose, type DoseNumber } from './dose.js';
 import { movementKinds } from './kind.js';
 import { entryChoices, libraryFormat, mustBeWritten } from './library-file.js';
 import { fieldShapes } from './library-shapes.js';
 import { levels } from './posture.js';
 
 function doseSchema(kind: Dose['kind']): object {
-  const { numbers } = doseKinds[kind];
+  const { numbers, optional = [], uneven, choices = {} } = doseKinds[kind];
+  const numberSchema = (name: DoseNumber): object => {
+    const { least, most, isWhole } = doseLimits[name];
+    return { type: isWhole ? 'integer' : 'number', minimum: least, maximum: most };
+  };
   return {
     type: 'object',
     additionalProperties: false,
-    required: ['kind', ...numbers],
+    required: ['kind', ...numbers, ...Object.keys(choices)],
     properties: {
       kind: { const: kind },
-      ...Object.fromEntries(
-        numbers.map((name) => {
-          const { least, most, isWhole } = doseLimits[name];
-          return [name, { type: isWhole ? 'integer' : 'number', minimum: least, maximum: most }];
-        }),
-      ),
+      ...Object.fromEntries([...numbers, ...optional].map((name) => [name, numberSchema(name)])),
+      ...(uneven ? { uneven: { type: 'array', minItems: unevenSets.least, maxItems: unevenSets.most, items: numberSchema(uneven) } } : {}),
+      ...Object.fromEntries(Object.entries(choices).map(([field, words]) => [field, { enum: words }])),
     },
   };
 }

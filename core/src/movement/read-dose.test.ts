@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Dose } from './dose.js';
+import { withUneven, type Dose } from './dose.js';
 import { readDose, writeDose } from './read-dose.js';
 
 const reps: Dose = { kind: 'reps', sets: 2, reps: 6, secondsPerRep: 2.5, restSeconds: 12 };
@@ -18,6 +18,24 @@ describe('a dose as one writes it', () => {
     ['1,5 min', null, { kind: 'timed', seconds: 90 }],
     ['1:30', null, { kind: 'timed', seconds: 90 }],
     ['8x8 @ 96', null, { kind: 'counts', eights: 8, bpm: 96, repeats: 1, countIn: 8 }],
+    ['16x3 @ 120', null, { kind: 'counts', eights: 16, beats: 3, bpm: 120, repeats: 1, countIn: 8 }],
+    ['8x8 @ 96 learn 2 @ 80', null, { kind: 'counts', eights: 8, bpm: 96, repeats: 1, countIn: 8, learnBpm: 80, learnTimes: 2 }],
+    ['8x8 @ 96, learn @ 80', null, { kind: 'counts', eights: 8, bpm: 96, repeats: 1, countIn: 8, learnBpm: 80 }],
+    ['10/30/60s', hold, { ...hold, sets: 3, holdSeconds: 60, uneven: [10, 30, 60] }],
+    ['5/10 times', reps, { ...reps, sets: 2, reps: 10, uneven: [5, 10] }],
+    ['3x8', { ...reps, uneven: [2, 6] }, { ...reps, sets: 3, reps: 8 }],
+    [
+      '4 lengths of 5 m, back backwards',
+      null,
+      { kind: 'lengths', lengths: 4, metres: 5, secondsPerMetre: 1.5, restSeconds: 2, back: 'backwards' },
+    ],
+    [
+      '2 lengths of 2,5m back the other side',
+      null,
+      { kind: 'lengths', lengths: 2, metres: 2.5, secondsPerMetre: 1.5, restSeconds: 2, back: 'other-side' },
+    ],
+    ['10/9000s', hold, null],
+    ['4 lengths of 500 m', null, null],
     ['a lot', reps, null],
     ['', reps, null],
     ['-3x8', reps, null],
@@ -51,6 +69,32 @@ describe('a dose as one writes it', () => {
         bpm: fc.integer({ min: 60, max: 160 }),
         repeats: fc.constant(1),
         countIn: fc.constant(8),
+      }),
+      fc.record({
+        kind: fc.constant('counts' as const),
+        eights: fc.integer({ min: 1, max: 32 }),
+        bpm: fc.integer({ min: 60, max: 160 }),
+        repeats: fc.constant(1),
+        countIn: fc.constant(8),
+        beats: fc.constantFrom(3, 6),
+        learnBpm: fc.integer({ min: 40, max: 120 }),
+        learnTimes: fc.integer({ min: 2, max: 9 }),
+      }),
+      fc
+        .array(fc.integer({ min: 1, max: 60 }), { minLength: 2, maxLength: 12 })
+        .chain((uneven) =>
+          fc.constantFrom<Dose>(
+            withUneven({ ...hold, kind: 'hold' }, uneven),
+            withUneven({ ...reps, kind: 'reps' }, uneven),
+          ),
+        ),
+      fc.record({
+        kind: fc.constant('lengths' as const),
+        lengths: fc.integer({ min: 1, max: 60 }),
+        metres: fc.integer({ min: 1, max: 60 }).map((halves) => halves / 2),
+        secondsPerMetre: fc.constant(2),
+        restSeconds: fc.constant(1),
+        back: fc.constantFrom('same' as const, 'backwards' as const, 'other-side' as const),
       }),
     );
     fc.assert(

@@ -301,7 +301,8 @@ function countIn(step: Step, elapsed: Seconds): number {
       return nth(Math.round(step.seconds));
     case 'counts':
     case 'count-in':
-      return ((nth(step.counts) - 1) % 8) + 1;
+      return ((nth(step.counts) - 1) % step.beats) + 1;
+    case 'length':
     case 'go-to':
     case 'explain':
     case 'set-up':

@@ -1,5 +1,5 @@
 import { passesOf, type Familiarity, type Item } from '../class-plan/class-plan.js';
-import { activeSecondsOf, restSecondsOf, shownSecondsOf, type Dose } from '../movement/dose.js';
+import { activeSecondsOf, countsOnce, restSecondsOf, shownSecondsOf, type Dose } from '../movement/dose.js';
 import type { MovementKind } from '../movement/kind.js';
 import type { Movement } from '../movement/movement.js';
 import type { Seconds } from '../values/unit.js';
@@ -51,7 +51,7 @@ export function explainSeconds(
   // who joins in is shown nothing, and knows the versions
   const tiers = way === 'follow' ? 0 : (item.tiers.length - 1) * settings.explainFurtherTierSeconds;
   if (familiarity === 'new' && way !== 'follow') {
-    const eights = kind === 'combination' && item.dose.kind === 'counts' ? item.dose.eights : 1;
+    const eights = kind === 'combination' && item.dose.kind === 'counts' ? Math.ceil(countsOnce(item.dose) / 8) : 1;
     return of.new + (eights - 1) * settings.explainFurtherEightSeconds + tiers + shown;
   }
   return (way === 'teach' ? of.known : of.follow) + tiers + shown;

@@ -1,5 +1,5 @@
 import { passesOf } from '../class-plan/class-plan.js';
-import type { Dose } from '../movement/dose.js';
+import { activeSecondsOf, countsOnce, restSecondsOf, timesLearnt, type Dose, type LengthBack } from '../movement/dose.js';
 import type { Seconds } from '../values/unit.js';
 import type { TimedItem } from './timeline.js';
 
@@ -20,7 +20,23 @@ export type Step =
     }
   | { readonly kind: 'hold'; readonly seconds: Seconds; readonly side: StepSide; readonly set: number; readonly sets: number }
   | { readonly kind: 'timed'; readonly seconds: Seconds; readonly side: StepSide }
-  | { readonly kind: 'count-in' | 'counts'; readonly seconds: Seconds; readonly side: StepSide; readonly counts: number };
+  | {
+      readonly kind: 'count-in' | 'counts';
+      readonly seconds: Seconds;
+      readonly side: StepSide;
+      readonly counts: number;
+      /** To how many is counted before it begins with one again. */
+      readonly beats: number;
+    }
+  | {
+      readonly kind: 'length';
+      readonly seconds: Seconds;
+      readonly side: StepSide;
+      readonly nth: number;
+      readonly lengths: number;
+      /** What the way is; null on the way there. */
+      readonly back: LengthBack | null;
+    };
 
 /** The steps of an item as it is taught; steps that take no time are left out. Left comes before right. */
 export function stepsOf(timed: TimedItem): readonly Step[] {
@@ -49,20 +65,44 @@ function workSteps(dose: Dose, seconds: Seconds, side: StepSide): readonly Step[
     case 'timed':
       return [{ kind: 'timed', seconds, side }];
     case 'counts': {
-      const beat = 60 / dose.bpm;
-      const counts = 8 * dose.eights * dose.repeats;
-      return [
-        { kind: 'count-in', seconds: dose.countIn * beat, side, counts: dose.countIn },
-        { kind: 'counts', seconds: counts * beat, side, counts },
-      ];
+      const { countIn, beats = 8 } = dose;
+      const at = (bpm: number, times: number): readonly Step[] => {
+        const [beat, counts] = [60 / bpm, countsOnce(dose) * times];
+        return [
+          { kind: 'count-in', seconds: countIn * beat, side, counts: countIn, beats },
+          { kind: 'counts', seconds: counts * beat, side, counts, beats },
+        ];
+      };
+      // learnt slowly, then done; partners who take turns do it twice as long
+      const once = [...(dose.learnBpm === undefined ? [] : at(dose.learnBpm, timesLearnt(dose))), ...at(dose.bpm, dose.repeats)];
+      const factor = seconds / (activeSecondsOf(dose) + restSecondsOf(dose));
+      return once.map((step) => ({ ...step, seconds: step.seconds * factor }));
+    }
+    case 'lengths': {
+      const factor = seconds / (activeSecondsOf(dose) + restSecondsOf(dose));
+      const { lengths } = dose;
+      return Array.from({ length: lengths }, (_, index) => index + 1).flatMap((nth): readonly Step[] => {
+        const isBack = nth % 2 === 0;
+        const length: Step = {
+          kind: 'length',
+          seconds: dose.metres * dose.secondsPerMetre * factor,
+          side,
+          nth,
+          lengths,
+          back: isBack ? dose.back : null,
+        };
+        return nth === 1 ? [length] : [{ kind: 'rest', seconds: dose.restSeconds * factor, side }, length];
+      });
     }
     case 'reps':
     case 'hold': {
-      const setSeconds = dose.kind === 'reps' ? dose.reps * dose.secondsPerRep : dose.holdSeconds;
-      const factor = seconds / (dose.sets * setSeconds + (dose.sets - 1) * dose.restSeconds);
-      return Array.from({ length: dose.sets }, (_, index) => index + 1).flatMap((set): readonly Step[] => {
-        const length = { seconds: setSeconds * factor, side, set, sets: dose.sets };
-        const work: Step = dose.kind === 'reps' ? { kind: 'reps', ...length, reps: dose.reps } : { kind: 'hold', ...length };
+      const sets = dose.uneven ?? Array.from({ length: dose.sets }, () => (dose.kind === 'reps' ? dose.reps : dose.holdSeconds));
+      const factor = seconds / (activeSecondsOf(dose) + restSecondsOf(dose));
+      return sets.flatMap((amount, index): readonly Step[] => {
+        const set = index + 1;
+        const setSeconds = dose.kind === 'reps' ? amount * dose.secondsPerRep : amount;
+        const length = { seconds: setSeconds * factor, side, set, sets: sets.length };
+        const work: Step = dose.kind === 'reps' ? { kind: 'reps', ...length, reps: amount } : { kind: 'hold', ...length };
         return set === 1 ? [work] : [{ kind: 'rest', seconds: dose.restSeconds * factor, side }, work];
       });
     }

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { aContext, aLibrary, aMovement, anItem, aPlan, evaluated } from '../testing/makers.js';
+import { withUneven } from '../movement/dose.js';
 import { movementKinds } from '../movement/kind.js';
 import { evaluatePlan } from '../composing/evaluation.js';
 import { familiarityOf } from './familiarity.js';
@@ -31,7 +32,32 @@ const dose = fc.oneof(
     repeats: fc.integer({ min: 1, max: 3 }),
     countIn: fc.integer({ min: 0, max: 8 }),
   }),
+  fc.record({
+    kind: fc.constant('counts' as const),
+    eights: fc.integer({ min: 1, max: 16 }),
+    bpm: fc.integer({ min: 60, max: 140 }),
+    repeats: fc.integer({ min: 1, max: 3 }),
+    countIn: fc.integer({ min: 0, max: 8 }),
+    beats: fc.constantFrom(3, 6),
+    learnBpm: fc.integer({ min: 40, max: 90 }),
+    learnTimes: fc.integer({ min: 1, max: 3 }),
+  }),
+  fc
+    .array(fc.integer({ min: 1, max: 60 }), { minLength: 2, maxLength: 5 })
+    .map((uneven) => withUneven({ kind: 'hold' as const, sets: 1, holdSeconds: 1, restSeconds: 7 }, uneven)),
+  fc
+    .array(fc.integer({ min: 1, max: 20 }), { minLength: 2, maxLength: 5 })
+    .map((uneven) => withUneven({ kind: 'reps' as const, sets: 1, reps: 1, secondsPerRep: 2, restSeconds: 7 }, uneven)),
+  fc.record({
+    kind: fc.constant('lengths' as const),
+    lengths: fc.integer({ min: 1, max: 9 }),
+    metres: fc.integer({ min: 1, max: 10 }),
+    secondsPerMetre: fc.integer({ min: 1, max: 4 }),
+    restSeconds: fc.integer({ min: 0, max: 5 }),
+    back: fc.constantFrom('same' as const, 'backwards' as const, 'other-side' as const),
+  }),
 );
+
 const library = aLibrary(
   ...movementKinds.map((kind) => aMovement(kind, { kind, sides: 'each', level: kind === 'skill' ? 'floor' : 'standing' })),
 );
@@ -99,6 +125,41 @@ describe('a class on the clock', () => {
   it('counts as moving what bodies do, not explaining, resting or a drink', () => {
     const { timeline } = evaluated(aPlan({ opening: [anItem('drink'), anItem('jog')] }), library);
     expect(timeline.movingShare).toBeCloseTo(60 / timeline.totalSeconds, 10);
+  });
+
+  it('is taught length by length, and says which are the way back', () => {
+    const dose = { kind: 'lengths', lengths: 3, metres: 5, secondsPerMetre: 2, restSeconds: 4, back: 'backwards' } as const;
+    const [timed] = evaluated(aPlan({ drills: [anItem('jog', { dose })] }), library).timeline.items;
+    const lengths = timed ? stepsOf(timed).flatMap((step) => (step.kind === 'length' ? [[step.nth, step.seconds, step.back]] : [])) : [];
+    expect(lengths).toEqual([
+      [1, 10, null],
+      [2, 10, 'backwards'],
+      [3, 10, null],
+    ]);
+    expect(timed?.parts.work).toBe(3 * 10 + 2 * 4);
+  });
+
+  it('is learnt slowly before it is done, each with its count-in, in the metre that is written', () => {
+    const dose = { kind: 'counts', eights: 16, beats: 3, bpm: 120, repeats: 2, countIn: 3, learnBpm: 60, learnTimes: 1 } as const;
+    const [timed] = evaluated(aPlan({ combination: [anItem('jog', { dose })] }), library).timeline.items;
+    expect(
+      timed ? stepsOf(timed).flatMap((step) => ('counts' in step ? [[step.kind, step.counts, step.seconds, step.beats]] : [])) : [],
+    ).toEqual([
+      ['count-in', 3, 3, 3],
+      ['counts', 48, 48, 3],
+      ['count-in', 3, 1.5, 3],
+      ['counts', 96, 48, 3],
+    ]);
+  });
+
+  it('holds a ladder of holds set by set', () => {
+    const dose = withUneven({ kind: 'hold', sets: 1, holdSeconds: 1, restSeconds: 5 }, [10, 30, 60]);
+    const [timed] = evaluated(aPlan({ strength: [anItem('jog', { dose })] }), library).timeline.items;
+    expect(timed ? stepsOf(timed).flatMap((step) => (step.kind === 'hold' ? [[step.set, step.sets, step.seconds]] : [])) : []).toEqual([
+      [1, 3, 10],
+      [2, 3, 30],
+      [3, 3, 60],
+    ]);
   });
 
   it('gives left before right, with the change between them', () => {

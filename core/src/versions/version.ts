@@ -92,6 +92,13 @@ function keptFor(library: Library, { children, ladder, startsAt }: VersionContex
   return kept;
 }
 
+/** The movement with the room that the item takes: lengths are as long as they are written, whatever it takes on the spot. */
+export function inItsRoom({ dose }: Pick<Item, 'dose'>, movement: Movement): Movement {
+  if (dose.kind !== 'lengths') return movement;
+  const footprint = { ...movement.needs.footprint, lengthM: dose.metres };
+  return { ...movement, needs: { ...movement.needs, footprint } };
+}
+
 function versionOf(item: Item, movement: Movement, ability: Ability, context: VersionContext, relatives: Relatives): Version {
   const { child } = ability;
   const itemId = item.id;
@@ -102,10 +109,11 @@ function versionOf(item: Item, movement: Movement, ability: Ability, context: Ve
     const lacks = child.home ? lacking(movement, equipment, child.home, context.startsAt) : nothing;
     return { itemId, childId, tier: byHand, movement: movement.slug, isByHand: true, bar: healthBar(movement, child), lacks };
   }
+  const asked = inItsRoom(item, movement);
   let bar: Bar | null = null;
   for (const tier of hardestFirst) {
     if (!item.tiers.includes(tier)) continue;
-    const found = barOf(movement, tier, ability, context);
+    const found = barOf(asked, tier, ability, context);
     if (!found) return { itemId, childId, tier, movement: movement.slug, isByHand: false, bar, lacks: nothing };
     bar = found;
   }

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import {
+  doseKinds,
   doseLimits,
   doseText,
   numbersOf,
@@ -29,6 +30,12 @@ const numberWords: Readonly<Record<DoseNumber, string>> = {
   bpm: 'Beats a minute',
   repeats: 'Times',
   countIn: 'Count-in',
+  beats: 'Counts each',
+  learnBpm: 'Learnt at',
+  learnTimes: 'Learnt, times',
+  lengths: 'Lengths',
+  metres: 'Metres',
+  secondsPerMetre: 'Seconds a metre',
 };
 
 /**
@@ -51,7 +58,13 @@ export function TypedTeaching({ item, onChange }: { readonly item: Item; readonl
       label="Dose"
       value={typed}
       error={!read}
-      helperText={!read ? 'Write 3x8, 2x20s, 4 min, 8x8 @ 96; 3x8 flow; talk 90s.' : typed === written ? undefined : doseText(read.dose)}
+      helperText={
+        !read
+          ? 'Write 3x8, 10/30/60s, 4 min, 8x8 @ 96, 4 lengths of 5 m; 3x8 flow; talk 90s.'
+          : typed === written
+            ? undefined
+            : doseText(read.dose)
+      }
       sx={{ mb: 1.25 }}
       onChange={(event) => {
         setTyped(event.target.value);
@@ -68,7 +81,9 @@ export function TypedTeaching({ item, onChange }: { readonly item: Item; readonl
 export function DoseFields({ dose, onChange }: { readonly dose: Dose; readonly onChange: (dose: Dose) => void }) {
   const change = useStable((name: DoseNumber, number: number) => {
     // the name comes from this very dose
-    onChange({ ...dose, [name]: number });
+    // a number of sets or reps makes uneven sets even again
+    const { uneven: _sets, ...even } = { uneven: undefined, ...dose };
+    onChange({ ...(name === 'sets' || name === doseKinds[dose.kind].uneven ? even : dose), [name]: number });
   });
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(58px, 1fr))', gap: 0.75, mb: 1.25 }}>

@@ -14,7 +14,7 @@ describe('the words of the live screen', () => {
   it('count to the reps, to the seconds of a hold, and to eight in music', () => {
     expect(countOf(reps)).toBe(8);
     expect(countOf(hold)).toBe(20);
-    expect(countOf({ kind: 'counts', seconds: 30, side: null, counts: 64 })).toBe(8);
+    expect(countOf({ kind: 'counts', seconds: 30, side: null, counts: 64, beats: 8 })).toBe(8);
     expect(countOf({ kind: 'rest', seconds: 10, side: null })).toBeNull();
   });
 

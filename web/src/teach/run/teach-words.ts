@@ -19,6 +19,8 @@ export function stepWords(step: Step | null): string {
       return step.sets > 1 ? `Hold ${String(step.set)} of ${String(step.sets)}` : 'Hold';
     case 'timed':
       return 'Go';
+    case 'length':
+      return `Length ${String(step.nth)} of ${String(step.lengths)}${step.back === null || step.back === 'same' ? '' : step.back === 'backwards' ? ', backwards' : ', the other side leads'}`;
     case 'count-in':
       return 'Count in';
     case 'counts':
@@ -37,7 +39,8 @@ export function countOf(step: Step | null): number | null {
       return Math.round(step.seconds);
     case 'counts':
     case 'count-in':
-      return 8;
+      return step.beats;
+    case 'length':
     case 'go-to':
     case 'explain':
     case 'set-up':
