@@ -1,5 +1,6 @@
 import {
   checkIds,
+  circuitKinds,
   circuitLimits,
   doseKindNames,
   doseKinds,
@@ -16,6 +17,7 @@ import {
   unevenSets,
   ways,
   type CheckId,
+  type CircuitKind,
   type Dose,
   type DoseNumber,
   type Familiarity,
@@ -152,6 +154,11 @@ export function TiersByHand(): PropertyDecorator {
 export class CircuitBody {
   @Matches(id, { message: 'Not an id.' })
   id!: string;
+
+  /** Left out for a circuit. */
+  @MayBeLeftOut()
+  @IsIn(circuitKinds, { message: `A block is a ${circuitKinds.join(', ')}.` })
+  kind?: CircuitKind;
 
   @IsInt({ message: 'A whole number of rounds.' })
   @Within(circuitLimits.rounds)

@@ -81,10 +81,12 @@ export {
   type Familiarity,
   type Item,
   type Section,
+  circuitKinds,
+  type CircuitKind,
   talkLimits,
   type Build,
 } from './class-plan/class-plan.js';
-export { circuitFaultsIn, circuitLimits, newCircuit, rowsOf, type CircuitFault } from './class-plan/circuit.js';
+export { circuitText, circuitFaultsIn, circuitLimits, newCircuit, roundsOf, rowsOf, type CircuitFault } from './class-plan/circuit.js';
 export { trackLimits, type Track } from './class-plan/music.js';
 export { fitToMusic, musicGaps, musicSettings, type MusicGap, type MusicTarget } from './composing/fit-to-music.js';
 export {

@@ -20,9 +20,9 @@ export const landingLimits = {
 const isHard = ({ movement }: TimedItem): boolean => movement.hazards.includes('hard-landing');
 
 /** How often an item lands hard: once for each repetition, on each side; a timed item as often as its seconds allow at two a rep. */
-export function landingsOf({ item, movingSeconds }: Pick<TimedItem, 'item' | 'movingSeconds'>): number {
+export function landingsOf({ item, sides, share, movingSeconds }: Pick<TimedItem, 'item' | 'sides' | 'share' | 'movingSeconds'>): number {
   const { dose } = item;
-  const passes = passesOf(item);
+  const passes = share * passesOf({ sides });
   switch (dose.kind) {
     case 'reps':
       return (repsOf(dose) ?? 0) * passes;

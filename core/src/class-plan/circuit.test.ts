@@ -1,10 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { aContext, aLibrary, aMovement, anItem, aPlan, evaluated, findingsOf, mended } from '../testing/makers.js';
+import { landingsOf } from '../checks/landings.js';
+import { secondsOf } from '../timing/item-time.js';
 import { itemTotals } from '../timing/timeline.js';
 import { stepsOf } from '../timing/step.js';
-import { circuitFaultsIn, rowsOf } from './circuit.js';
-import type { ClassPlan } from './class-plan.js';
+import { circuitFaultsIn, circuitText, rowsOf } from './circuit.js';
+import type { CircuitKind, ClassPlan } from './class-plan.js';
 import { applyEdit, applyEdits, stepItem, type PlanEdit } from './edit.js';
 import { calmerOrder } from '../composing/calmer-order.js';
 import { fitToClock } from '../composing/fit-to-clock.js';
@@ -213,3 +215,91 @@ describe('a relief for the wrists inside a circuit', () => {
     expect(shape(mended(some, finding))).toBe('plank mend-1 bear ×2');
   });
 });
+
+describe('a chain', () => {
+  const own = aLibrary(
+    ...['kick', 'turn', 'pose'].map((slug) => aMovement(slug, { kind: 'skill', sides: slug === 'pose' ? 'none' : 'each', effort: 2 })),
+  );
+  const dose = { kind: 'reps', sets: 1, reps: 4, secondsPerRep: 5, restSeconds: 0 } as const;
+  const item = (slug: string) => anItem(slug, { sides: slug === 'pose' ? 'none' : 'both', dose, circuit: 'c' });
+  const chained = (rounds: number): ClassPlan => ({
+    ...aPlan({ skill: ['kick', 'turn', 'pose'].map(item) }),
+    circuits: [{ id: 'c', kind: 'chain', rounds, restSeconds: 20 }],
+  });
+
+  it('does all on the left, changes sides once, and does all on the right', () => {
+    const { items, totalSeconds } = evaluated(chained(1), own).timeline;
+    expect(items.map(({ item: { id }, sides }) => `${id} ${sides}`)).toEqual([
+      'kick left',
+      'turn left',
+      'pose none',
+      'kick right',
+      'turn right',
+      'pose none',
+    ]);
+    expect(items.map(({ parts }) => parts.sideChange)).toEqual([0, 0, 0, 3, 0, 0]);
+    expect(items.every(({ parts }) => parts.work === 20)).toBe(true);
+    // the same items one by one change sides one by one
+    const single = evaluated(aPlan({ skill: ['kick', 'turn'].map((slug) => anItem(slug, { sides: 'both', dose })) }), own).timeline;
+    expect(single.items.map(({ parts }) => parts.sideChange)).toEqual([3, 3]);
+    expect(totalSeconds).toBeCloseTo(
+      items.reduce((sum, { parts }) => sum + secondsOf(parts), 0),
+      6,
+    );
+    for (const timed of items) expect(stepsOf(timed).reduce((sum, { seconds }) => sum + seconds, 0)).toBeCloseTo(timed.seconds, 6);
+    expect(stepsOf(items[3] ?? fail()).map((step) => [step.kind, 'side' in step ? step.side : null])).toContainEqual([
+      'change-side',
+      'right',
+    ]);
+  });
+
+  it('done twice rests before it begins again on the left', () => {
+    const { items } = evaluated(chained(2), own).timeline;
+    expect(items.map(({ roundRestSeconds }) => roundRestSeconds)).toEqual([0, 0, 0, 0, 0, 0, 20, 0, 0, 0, 0, 0]);
+    expect(items.filter(({ item: { id } }) => id === 'kick').map(({ sides }) => sides)).toEqual(['left', 'right', 'left', 'right']);
+  });
+
+  it('lets no side be forgotten: the check of sides has nothing to say', () => {
+    expect(evaluated(chained(1), own).findings.filter(({ check }) => check === 'one-sided')).toEqual([]);
+  });
+});
+
+describe('a pair', () => {
+  const own = aLibrary(aMovement('jump', { kind: 'drill', effort: 3, hazards: ['hard-landing'] }));
+  const dose = { kind: 'reps', sets: 1, reps: 10, secondsPerRep: 3, restSeconds: 0 } as const;
+  const plan: ClassPlan = {
+    ...aPlan({ drills: [anItem('jump', { dose, circuit: 'c' })] }),
+    circuits: [{ id: 'c', kind: 'pair', rounds: 1, restSeconds: 15 }],
+  };
+
+  it('takes twice the work, and each child does it once', () => {
+    const { items } = evaluated(plan, own).timeline;
+    expect(items.map(({ parts }) => parts.work)).toEqual([30, 30]);
+    expect(items.map(({ roundRestSeconds }) => roundRestSeconds)).toEqual([0, 15]);
+    expect(items.reduce((sum, { movingSeconds }) => sum + movingSeconds, 0)).toBe(30);
+    expect(items.reduce((sum, timed) => sum + landingsOf(timed), 0)).toBe(10);
+  });
+
+  it('is made of a circuit and becomes one again', () => {
+    const edit = { kind: 'set-circuit', circuit: 'c', rounds: 2, restSeconds: 15 } as const;
+    const kindAfter = (of: CircuitKind) => {
+      const done = applyEdit(plan, { ...edit, of }, () => '');
+      return done.ok && done.value.circuits?.[0]?.kind;
+    };
+    expect([kindAfter('chain'), kindAfter('pair'), kindAfter('circuit')]).toEqual(['chain', 'pair', undefined]);
+  });
+});
+
+it.each([
+  [{ rounds: 3, restSeconds: 30 }, 'circuit, 3 rounds, 30 s rest between'],
+  [{ rounds: 1, restSeconds: 30 }, 'circuit, 1 round'],
+  [{ kind: 'chain', rounds: 1, restSeconds: 30 }, 'chain, left then right'],
+  [{ kind: 'chain', rounds: 2, restSeconds: 20 }, 'chain, left then right, 2 times, 20 s rest between'],
+  [{ kind: 'pair', rounds: 1, restSeconds: 15 }, 'pair, one then the other, 15 s rest between'],
+] as const)('%j reads “%s”', (block, text) => {
+  expect(circuitText(block)).toBe(text);
+});
+
+function fail(): never {
+  throw new Error('there is no such item');
+}

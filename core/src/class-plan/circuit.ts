@@ -1,4 +1,5 @@
 import { accepted, refused, type Result } from '../values/result.js';
+import type { ItemSides } from '../movement/sides.js';
 import type { CircuitId, ItemId, Seconds } from '../values/unit.js';
 import { findItem, type Circuit, type ClassPlan, type Item, type Section } from './class-plan.js';
 
@@ -23,6 +24,12 @@ export function circuitFaults(circuit: Omit<Circuit, 'id'>): readonly CircuitNum
 export interface Pass {
   readonly item: Item;
   readonly section: Section;
+  /** Which sides are done now: in a chain one after the other, else those of the item. */
+  readonly sides: ItemSides;
+  /** The chain goes on on the other side here. */
+  readonly isOtherSide: boolean;
+  /** Of what is done, how much each child does: half in a pair. */
+  readonly share: number;
   /** From 1. */
   readonly round: number;
   /** 1 where nothing is repeated. */
@@ -53,19 +60,49 @@ export function rowsOf(plan: ClassPlan): readonly Row[] {
   return rows;
 }
 
+/** How often all of a block is done in the end: a chain on two sides, a pair by two children. */
+export function roundsOf({ kind, rounds }: Pick<Circuit, 'kind' | 'rounds'>): number {
+  return kind === undefined || kind === 'circuit' ? rounds : 2 * rounds;
+}
+
+/** A block in words: `circuit, 3 rounds, 30 s rest between`; `chain, left then right`; `pair, one then the other, 2 times`. */
+export function circuitText({ kind = 'circuit', rounds, restSeconds }: Omit<Circuit, 'id'>): string {
+  const what = { circuit: 'circuit', chain: 'chain, left then right', pair: 'pair, one then the other' }[kind];
+  const times =
+    kind === 'circuit' ? `, ${String(rounds)} ${rounds === 1 ? 'round' : 'rounds'}` : rounds > 1 ? `, ${String(rounds)} times` : '';
+  // the other side of a chain comes without a rest
+  const isRested = kind === 'pair' || rounds > 1;
+  return `${what}${times}${isRested && restSeconds > 0 ? `, ${String(restSeconds)} s rest between` : ''}`;
+}
+
 /** All that is taught in the order in which it is taught, each round of a circuit after the one before. */
 export function passesThrough(plan: ClassPlan): readonly Pass[] {
   if (plan.circuits === undefined)
-    return plan.sections.flatMap((section) => section.items.map((item) => ({ item, section, round: 1, rounds: 1, roundRestSeconds: 0 })));
+    return plan.sections.flatMap((section) =>
+      section.items.map((item) => ({
+        item,
+        section,
+        sides: item.sides,
+        isOtherSide: false,
+        share: 1,
+        round: 1,
+        rounds: 1,
+        roundRestSeconds: 0,
+      })),
+    );
   return rowsOf(plan).flatMap(({ section, circuit, items }) => {
-    const rounds = circuit?.rounds ?? 1;
+    const rounds = circuit ? roundsOf(circuit) : 1;
     return Array.from({ length: rounds }, (_, index) =>
       items.map((item, place) => ({
         item,
         section,
+        sides: circuit?.kind === 'chain' && item.sides === 'both' ? (index % 2 === 0 ? 'left' : 'right') : item.sides,
+        isOtherSide: circuit?.kind === 'chain' && index % 2 === 1 && place === 0,
+        share: circuit?.kind === 'pair' ? 0.5 : 1,
         round: index + 1,
         rounds,
-        roundRestSeconds: index > 0 && place === 0 ? (circuit?.restSeconds ?? 0) : 0,
+        // the other side of a chain comes without a rest
+        roundRestSeconds: index > 0 && place === 0 && !(circuit?.kind === 'chain' && index % 2 === 1) ? (circuit?.restSeconds ?? 0) : 0,
       })),
     ).flat();
   });
@@ -138,7 +175,11 @@ export function withCircuitNumbers(plan: ClassPlan, id: CircuitId, numbers: Omit
   if (!plan.circuits?.some((one) => one.id === id)) return refused({ kind: 'circuit-missing', circuit: id });
   const faults = circuitFaults(numbers);
   if (faults.length > 0) return refused({ kind: 'circuit-out-of-range', numbers: faults });
-  return accepted({ ...plan, circuits: plan.circuits.map((one) => (one.id === id ? { ...one, ...numbers } : one)) });
+  const changed = (one: Circuit): Circuit => {
+    const { kind, ...rest } = { ...one, ...numbers };
+    return kind === undefined || kind === 'circuit' ? rest : { ...rest, kind };
+  };
+  return accepted({ ...plan, circuits: plan.circuits.map((one) => (one.id === id ? changed(one) : one)) });
 }
 
 /** The stations of a circuit as single items, each done once. */

@@ -49,8 +49,17 @@ export interface Build {
 /** Inclusive; of what is explained and of what is built. */
 export const talkLimits = { explainSeconds: { least: 0, most: 900 }, buildSeconds: { least: 0, most: 600 } } as const;
 
-/** Stations that are done one after the other, and again from the first: `rounds` times in all. */
+/**
+ * What is done with the items of a block: round again from the first; a chain, all on the left and then all on the right; or a pair,
+ * one of two does all while the other holds, watches or counts, then they change.
+ */
+export const circuitKinds = ['circuit', 'chain', 'pair'] as const;
+export type CircuitKind = (typeof circuitKinds)[number];
+
+/** Items that are done one after the other, and again from the first: `rounds` times in all, in a chain on each side, in a pair by each. */
 export interface Circuit {
+  /** A circuit where nothing is said. */
+  readonly kind?: CircuitKind;
   readonly id: CircuitId;
   readonly rounds: number;
   /** Between two rounds. */
@@ -106,6 +115,6 @@ export function findItem(plan: ClassPlan, id: ItemId): PlacedItem | undefined {
 }
 
 /** How many times an item's dose is done: twice when left and right come one after the other. */
-export function passesOf(item: Item): 1 | 2 {
+export function passesOf(item: Pick<Item, 'sides'>): 1 | 2 {
   return item.sides === 'both' ? 2 : 1;
 }

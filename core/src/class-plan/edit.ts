@@ -12,6 +12,7 @@ import {
   talkLimits,
   type AcceptedFinding,
   type Circuit,
+  type CircuitKind,
   type ClassPlan,
   type Familiarity,
   type Item,
@@ -50,8 +51,8 @@ export type PlanEdit =
   | { readonly kind: 'accept'; readonly finding: AcceptedFinding }
   | { readonly kind: 'open-again'; readonly check: string; readonly itemIds: readonly ItemId[] }
   | { readonly kind: 'set-focus'; readonly focus: readonly MovementSlug[] }
-  | ({ readonly kind: 'make-circuit'; readonly items: readonly ItemId[] } & Omit<Circuit, 'id'>)
-  | ({ readonly kind: 'set-circuit'; readonly circuit: CircuitId } & Omit<Circuit, 'id'>)
+  | ({ readonly kind: 'make-circuit'; readonly items: readonly ItemId[] } & Omit<Circuit, 'id' | 'kind'>)
+  | ({ readonly kind: 'set-circuit'; readonly circuit: CircuitId; readonly of?: CircuitKind } & Omit<Circuit, 'id' | 'kind'>)
   | { readonly kind: 'break-circuit'; readonly circuit: CircuitId }
   | { readonly kind: 'set-item-music'; readonly item: ItemId; readonly music: Track | null }
   | { readonly kind: 'set-section-music'; readonly section: SectionId; readonly music: Track | null }
@@ -125,8 +126,10 @@ function planEdited(plan: ClassPlan, edit: Exclude<PlanEdit, ItemEdit>, newId: (
       return insert(plan, edit.item, edit.place, newId);
     case 'make-circuit':
       return withCircuit(plan, edit.items, { rounds: edit.rounds, restSeconds: edit.restSeconds }, newId);
-    case 'set-circuit':
-      return withCircuitNumbers(plan, edit.circuit, { rounds: edit.rounds, restSeconds: edit.restSeconds });
+    case 'set-circuit': {
+      const { circuit, rounds, restSeconds } = edit;
+      return withCircuitNumbers(plan, circuit, { rounds, restSeconds, ...(edit.of === undefined ? {} : { kind: edit.of }) });
+    }
     case 'break-circuit':
       return withoutCircuit(plan, edit.circuit);
     case 'add-section':

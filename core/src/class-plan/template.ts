@@ -5,7 +5,9 @@ import type { SectionKind } from '../movement/section-kind.js';
 import { accepted, refused, type Result } from '../values/result.js';
 import type { CircuitId, MovementSlug, ProgrammeSlug } from '../values/unit.js';
 import type { Circuit, ClassPlan } from './class-plan.js';
+import { teachingOf, type ItemTeaching } from './edit.js';
 import type { Track } from './music.js';
+import type { TeachingStyle, Way } from './way.js';
 import { itemOf } from './new-item.js';
 
 /** A running order to start from: whole as it stands, to be changed where the focus of the day wants it. */
@@ -19,14 +21,16 @@ export interface PlanTemplate {
   readonly sections: readonly {
     readonly kind: SectionKind;
     readonly music?: Track;
-    readonly items: readonly {
+    readonly way?: Way;
+    readonly items: readonly ({
       readonly movement: MovementSlug;
       readonly dose?: Dose;
       readonly circuit?: CircuitId;
       readonly music?: Track;
-    }[];
+    } & ItemTeaching)[];
   }[];
   readonly circuits?: readonly Circuit[];
+  readonly style?: TeachingStyle;
 }
 
 /**
@@ -49,7 +53,12 @@ export function planFromTemplate(
       return movement ? [{ ...itemOf(movement, template.ageBand), ...said, id: newId() }] : [];
     }),
   }));
-  return accepted({ sections, focus: template.focus, ...(template.circuits ? { circuits: template.circuits } : {}) });
+  return accepted({
+    sections,
+    focus: template.focus,
+    ...(template.circuits ? { circuits: template.circuits } : {}),
+    ...(template.style ? { style: template.style } : {}),
+  });
 }
 
 /** @returns the templates that fit a group, the nearest first: its programme, then its length, then its age. */
@@ -69,16 +78,19 @@ export function templateOf(plan: ClassPlan, about: Omit<PlanTemplate, 'focus' | 
     focus: plan.focus,
     sections: plan.sections
       .filter(({ items }) => items.length > 0)
-      .map(({ kind, music, items }) => ({
+      .map(({ kind, music, way, items }) => ({
         kind,
         ...(music ? { music } : {}),
+        ...(way ? { way } : {}),
         items: items.map((item) => ({
           movement: item.movement,
           dose: item.dose,
           ...(item.circuit === undefined ? {} : { circuit: item.circuit }),
           ...(item.music ? { music: item.music } : {}),
+          ...teachingOf(item),
         })),
       })),
     ...(plan.circuits ? { circuits: plan.circuits } : {}),
+    ...(plan.style ? { style: plan.style } : {}),
   };
 }

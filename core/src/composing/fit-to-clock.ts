@@ -7,7 +7,7 @@ import { surroundingsAfter, type Surroundings } from '../timing/surroundings.js'
 import { wayOf } from '../timing/way-of.js';
 import { firstRounds, itemTotals, timelineOf, type TimedItem } from '../timing/timeline.js';
 import type { ItemId, Seconds } from '../values/unit.js';
-import { rowsOf } from '../class-plan/circuit.js';
+import { roundsOf, rowsOf } from '../class-plan/circuit.js';
 import { placedItems, type Circuit, type ClassPlan, type Item } from '../class-plan/class-plan.js';
 import { applyEdits, type PlanEdit } from '../class-plan/edit.js';
 import { meanAge, type EvaluationContext } from './evaluation.js';
@@ -74,7 +74,7 @@ interface Option {
   readonly cost: number;
 }
 
-type Taught = Pick<TimedItem, 'item' | 'section' | 'movement' | 'familiarity' | 'round' | 'roundRestSeconds'>;
+type Taught = Pick<TimedItem, 'item' | 'section' | 'movement' | 'familiarity' | 'round' | 'roundRestSeconds' | 'sides' | 'isOtherSide'>;
 
 /** What is decided on together: a single item, or a circuit with all its rounds. */
 interface Unit {
@@ -168,7 +168,7 @@ function fewerRounds(circuit: Circuit, passes: readonly TimedItem[], plan: Class
   const worthOfRound = passes.reduce((sum, pass) => sum + (worthOf(pass, plan) * pass.movingSeconds) / 60, 0) / rounds;
   return Array.from({ length: rounds - least }, (_, index) => rounds - 1 - index).map((left) => ({
     edit: { kind: 'set-circuit', circuit: id, rounds: left, restSeconds },
-    taught: passes.filter(({ round }) => round <= left),
+    taught: passes.filter(({ round }) => round <= roundsOf({ ...circuit, rounds: left })),
     cost: worthOfRound * (rounds - left) + fitSettings.eachEdit,
   }));
 }
@@ -302,9 +302,10 @@ function taughtFrom(
 ): { readonly seconds: Seconds; readonly before: Surroundings | null } {
   let seconds = 0;
   let before = from;
-  for (const { item, section, movement, familiarity, round, roundRestSeconds } of taught) {
+  for (const one of taught) {
+    const { item, section, movement, familiarity } = one;
     const way = wayOf(item, section, movement, { familiarity, before, style });
-    const context: ItemTimeContext = { settings, meanAgeYears, familiarity, way, pace, before, pass: { round, roundRestSeconds } };
+    const context: ItemTimeContext = { settings, meanAgeYears, familiarity, way, pace, before, pass: one };
     seconds += secondsOf(partsOf(item, movement, context));
     before = surroundingsAfter(movement, before);
   }

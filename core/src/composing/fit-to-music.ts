@@ -161,7 +161,7 @@ function nearer(begun: Doses, own: ReadonlyMap<ItemId, TimedItem>, band: AgeBand
     if (dose?.kind !== 'timed' || timed.item.dose.kind !== 'timed') continue;
     const least = Math.ceil(timed.item.dose.seconds * musicSettings.leastShare);
     const most = Math.min(doseLimits.seconds.most, timed.item.dose.seconds * musicSettings.mostTimes);
-    const wanted = Math.round(dose.seconds + gap / (passesOf(timed.item) * timed.rounds));
+    const wanted = Math.round(dose.seconds + gap / (passesOf(timed) * timed.rounds));
     doses = new Map(doses).set(timed.item.id, { ...dose, seconds: Math.max(1, least, Math.min(most, wanted)) });
     gap = gapWith(doses);
   }

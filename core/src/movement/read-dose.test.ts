@@ -83,10 +83,7 @@ describe('a dose as one writes it', () => {
       fc
         .array(fc.integer({ min: 1, max: 60 }), { minLength: 2, maxLength: 12 })
         .chain((uneven) =>
-          fc.constantFrom<Dose>(
-            withUneven({ ...hold, kind: 'hold' }, uneven),
-            withUneven({ ...reps, kind: 'reps' }, uneven),
-          ),
+          fc.constantFrom<Dose>(withUneven({ ...hold, kind: 'hold' }, uneven), withUneven({ ...reps, kind: 'reps' }, uneven)),
         ),
       fc.record({
         kind: fc.constant('lengths' as const),

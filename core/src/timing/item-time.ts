@@ -1,3 +1,4 @@
+import type { Pass } from '../class-plan/circuit.js';
 import { passesOf, type Familiarity, type Item } from '../class-plan/class-plan.js';
 import { activeSecondsOf, countsOnce, restSecondsOf, shownSecondsOf, type Dose } from '../movement/dose.js';
 import type { MovementKind } from '../movement/kind.js';
@@ -26,7 +27,7 @@ export interface ItemTimeContext {
   readonly pace: Pace;
   readonly before: Surroundings | null;
   /** Which round of a circuit it is, and the rest before it; left out for what is done once. */
-  readonly pass?: { readonly round: number; readonly roundRestSeconds: Seconds };
+  readonly pass?: Pick<Pass, 'round' | 'roundRestSeconds' | 'sides' | 'isOtherSide'>;
 }
 
 export function ageFactor(meanAgeYears: number, settings: TimingSettings): number {
@@ -99,7 +100,7 @@ export function workFactor(
  */
 export function partsOf(item: Item, movement: Movement, context: ItemTimeContext): TimeParts {
   const { settings, pace, way, before } = context;
-  const sides = passesOf(item);
+  const sides = passesOf(context.pass ?? item);
   const turns = item.takesTurns ? 2 : 1;
   const isAgain = (context.pass?.round ?? 1) > 1;
   const explained = isAgain ? 0 : explainSeconds(item, movement.kind, way, context.familiarity, settings);
@@ -110,7 +111,7 @@ export function partsOf(item: Item, movement: Movement, context: ItemTimeContext
     goTo: goToSeconds(item, movement, way, before, settings) * talking + (context.pass?.roundRestSeconds ?? 0),
     setUp: sides * setUpSeconds(movement.kind, item.dose, way, settings) * around,
     work: sides * turns * (activeSecondsOf(item.dose) + restSecondsOf(item.dose)) * workFactor(item.dose, context),
-    sideChange: (sides - 1) * settings.changeOfSideSeconds[movement.kind] * around,
+    sideChange: (sides - 1 + (context.pass?.isOtherSide ? 1 : 0)) * settings.changeOfSideSeconds[movement.kind] * around,
   };
 }
 

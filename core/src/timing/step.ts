@@ -41,15 +41,15 @@ export type Step =
 /** The steps of an item as it is taught; steps that take no time are left out. Left comes before right. */
 export function stepsOf(timed: TimedItem): readonly Step[] {
   const { item, parts } = timed;
-  const passes = passesOf(item);
-  const sides: readonly StepSide[] = item.sides === 'both' ? ['left', 'right'] : [sideOf(item.sides)];
+  const passes = passesOf(timed);
+  const sides: readonly StepSide[] = timed.sides === 'both' ? ['left', 'right'] : [sideOf(timed.sides)];
   const steps: Step[] = [
     { kind: 'rest', seconds: timed.roundRestSeconds, side: null },
     { kind: 'go-to', seconds: parts.goTo - timed.roundRestSeconds },
     { kind: 'explain', seconds: parts.explain },
   ];
   sides.forEach((side, index) => {
-    if (index > 0) steps.push({ kind: 'change-side', seconds: parts.sideChange, side });
+    if (index > 0 || timed.isOtherSide) steps.push({ kind: 'change-side', seconds: parts.sideChange, side });
     steps.push({ kind: 'set-up', seconds: parts.setUp / passes, side }, ...workSteps(item.dose, parts.work / passes, side));
   });
   return steps.filter((step) => step.seconds > 0);

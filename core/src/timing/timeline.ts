@@ -2,6 +2,7 @@ import { passesThrough } from '../class-plan/circuit.js';
 import { passesOf, type ClassPlan, type Familiarity, type Item, type Section } from '../class-plan/class-plan.js';
 import { activeSecondsOf } from '../movement/dose.js';
 import type { Library } from '../movement/library.js';
+import type { ItemSides } from '../movement/sides.js';
 import type { Movement } from '../movement/movement.js';
 import type { ItemId, MovementSlug, Seconds } from '../values/unit.js';
 import { familiarityOf, type Exposure } from './familiarity.js';
@@ -29,6 +30,11 @@ export interface TimedItem {
   readonly item: Item;
   readonly section: Section;
   readonly movement: Movement;
+  /** Which sides are done now; in a chain one after the other. */
+  readonly sides: ItemSides;
+  readonly isOtherSide: boolean;
+  /** Of what is done, how much each child does: half in a pair. */
+  readonly share: number;
   readonly familiarity: Familiarity;
   readonly way: Way;
   readonly startSecond: Seconds;
@@ -36,7 +42,7 @@ export interface TimedItem {
   readonly parts: TimeParts;
   /** When explaining and going there are over and the body begins. */
   readonly workStartSecond: Seconds;
-  /** How long bodies move: work without rests, all sides. */
+  /** How long each body moves: work without rests, all sides. */
   readonly movingSeconds: Seconds;
   /** Which round of a circuit, from 1; 1 of 1 for what is done once. */
   readonly round: number;
@@ -68,7 +74,8 @@ export function timelineOf(plan: ClassPlan, library: Library, context: TimelineC
   let levelChanges = 0;
   let reframings = 0;
   const style = plan.style ?? context.style;
-  for (const { item, section, round, rounds, roundRestSeconds } of passesThrough(plan)) {
+  for (const pass of passesThrough(plan)) {
+    const { item, section, sides, share, round, rounds, roundRestSeconds } = pass;
     const movement = library.get(item.movement);
     if (!movement) {
       if (round === 1) unknown.push(item);
@@ -83,14 +90,18 @@ export function timelineOf(plan: ClassPlan, library: Library, context: TimelineC
       way,
       pace: context.pace,
       before,
-      pass: { round, roundRestSeconds },
+      pass,
     };
     const parts = partsOf(item, movement, timeContext);
     const seconds = secondsOf(parts);
-    const movingSeconds = movement.effort === 0 ? 0 : passesOf(item) * activeSecondsOf(item.dose) * workFactor(item.dose, timeContext);
+    const movingSeconds =
+      movement.effort === 0 ? 0 : share * passesOf(pass) * activeSecondsOf(item.dose) * workFactor(item.dose, timeContext);
     items.push({
       item,
       section,
+      sides,
+      isOtherSide: pass.isOtherSide,
+      share,
       movement,
       familiarity,
       way,

@@ -1,6 +1,7 @@
 import type { ClassPageResponse, ExpectedChild } from '@leiter/contract';
 import {
   clockText,
+  circuitText,
   countsText,
   defaultTimingSettings,
   doseText,
@@ -99,7 +100,7 @@ function runningOrder(page: ClassPageResponse, evaluation: Evaluation, library: 
           { text: timed.movement.name, bold: true },
           { text: isFirst ? `   ${timed.section.kind}${musicText(timed.section.music)}` : '', color: soft },
           { text: musicText(timed.item.music), color: soft },
-          { text: circuitText(timed, before, page), color: soft },
+          { text: circuitNote(timed, before, page), color: soft },
         ],
       },
       { text: [doseText(timed.item.dose), sides, teachingText(timed.item)].filter((one) => one !== '').join(', ') },
@@ -130,11 +131,11 @@ const musicText = (music: Track | undefined): string =>
   music ? `, to ${music.name === '' ? 'music' : `“${music.name}”`} ${clockText(music.seconds)}` : '';
 
 /** Said at the first station; at the others, that they belong to it. */
-function circuitText({ item, rounds }: TimedItem, before: TimedItem | undefined, { stored }: ClassPageResponse): string {
+function circuitNote({ item, rounds }: TimedItem, before: TimedItem | undefined, { stored }: ClassPageResponse): string {
   if (rounds === 1) return '';
   if (before?.item.circuit === item.circuit) return '   in the circuit';
-  const rest = stored?.plan.circuits?.find(({ id }) => id === item.circuit)?.restSeconds ?? 0;
-  return `   circuit, ${String(rounds)} rounds${rest > 0 ? `, ${String(rest)} s rest between` : ''}`;
+  const circuit = stored?.plan.circuits?.find(({ id }) => id === item.circuit);
+  return circuit ? `   ${circuitText(circuit)}` : '';
 }
 
 function cueOf({ item, movement }: TimedItem): string {

@@ -1,4 +1,4 @@
-import { rowsOf, type CircuitId, type ClassPlan, type ItemId, type SectionId, type TimedItem } from '@leiter/core';
+import { roundsOf, rowsOf, type CircuitId, type ClassPlan, type ItemId, type SectionId, type TimedItem } from '@leiter/core';
 
 /** The least height in which a rung can still be read. */
 export const leastRungPixels = 26;
@@ -108,7 +108,7 @@ function partsOfRow({ section, circuit, items: own }: ReturnType<typeof rowsOf>[
       passes.filter(({ item, round }) => item.id === id && round === 1),
     ),
   );
-  const further = Array.from({ length: Math.max(0, (circuit?.rounds ?? 1) - 1) }, (_, index) =>
+  const further = Array.from({ length: Math.max(0, (circuit ? roundsOf(circuit) : 1) - 1) }, (_, index) =>
     made(
       null,
       index + 2,

@@ -1,7 +1,9 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { circuitLimits, type Circuit, type PlanEdit } from '@leiter/core';
+import { circuitKinds, circuitLimits, newCircuit, type Circuit, type CircuitKind, type PlanEdit } from '@leiter/core';
 import { memo } from 'react';
 import { plural } from '../../shared/words';
 import { NumberField } from './dose-fields';
@@ -15,17 +17,44 @@ interface Props {
   readonly onEdit: (edits: readonly PlanEdit[]) => void;
 }
 
+const kindWords: Readonly<Record<CircuitKind, string>> = {
+  circuit: 'Circuit: round again from the first',
+  chain: 'Chain: all on the left, then all on the right',
+  pair: 'Pair: one does, the other helps; then they change',
+};
+
 /** The circuit an item is a station of: how often it is gone round, with what rest; or how to begin one. */
 export const CircuitFields = memo(function CircuitFields({ circuit, stations, hasNext, onJoin, onEdit }: Props) {
   return (
     <Box component="section" aria-label="Circuit" sx={{ mt: 2 }}>
       <Typography variant="h3" sx={{ mb: 0.75 }}>
-        {circuit ? `A circuit of ${plural(stations, 'station', 'stations')}` : 'On its own'}
+        {circuit ? `A ${circuit.kind ?? 'circuit'} of ${plural(stations, 'item', 'items')}` : 'On its own'}
       </Typography>
+      {circuit && (
+        <TextField
+          select
+          fullWidth
+          label="What is done with them"
+          value={circuit.kind ?? 'circuit'}
+          onChange={(event) => {
+            const of = circuitKinds.find((one) => one === event.target.value);
+            // a chain is usually done once on each side, a pair once by each
+            const rounds = of === 'circuit' ? newCircuit.rounds : 1;
+            if (of) onEdit([{ kind: 'set-circuit', circuit: circuit.id, rounds, restSeconds: circuit.restSeconds, of }]);
+          }}
+          sx={{ mb: 1 }}
+        >
+          {circuitKinds.map((kind) => (
+            <MenuItem key={kind} value={kind}>
+              {kindWords[kind]}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
       {circuit && (
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 0.75, mb: 1 }}>
           <NumberField
-            label="Rounds"
+            label={circuit.kind === 'chain' ? 'Times each side' : circuit.kind === 'pair' ? 'Times each' : 'Rounds'}
             value={circuit.rounds}
             {...circuitLimits.rounds}
             onChange={(rounds) => {

@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import { clockText, type ClassPlan } from '@leiter/core';
+import { clockText, type Circuit, type ClassPlan } from '@leiter/core';
 import { headingFont, palette } from '../../shared/palette';
 import type { RoundRung, Ruler } from '../editing/ruler';
 
@@ -32,7 +32,10 @@ export function CircuitMarks({ plan, ruler, onChoose }: Props) {
         <RoundLine
           key={`${round.circuitId} ${String(round.round)}`}
           round={round}
-          rounds={plan.circuits?.find(({ id }) => id === round.circuitId)?.rounds ?? round.round}
+          words={roundWords(
+            plan.circuits?.find(({ id }) => id === round.circuitId),
+            round.round,
+          )}
           onChoose={onChoose}
         />
       ))}
@@ -40,13 +43,23 @@ export function CircuitMarks({ plan, ruler, onChoose }: Props) {
   );
 }
 
+/** `Round 2 of 3`; of a chain the side, of a pair whose turn it is, with the time where there are several. */
+function roundWords(circuit: Circuit | undefined, round: number): string {
+  if (!circuit) return `Round ${String(round)}`;
+  const { kind = 'circuit', rounds } = circuit;
+  if (kind === 'circuit') return `Round ${String(round)} of ${String(rounds)}`;
+  const isFirst = round % 2 === 1;
+  const whose = kind === 'chain' ? (isFirst ? 'On the left' : 'On the right') : isFirst ? 'The first one' : 'The other one';
+  return rounds === 1 ? whose : `${whose}, ${String(Math.ceil(round / 2))} of ${String(rounds)}`;
+}
+
 function RoundLine({
-  round: { round, passes, top, height },
-  rounds,
+  round: { passes, top, height },
+  words,
   onChoose,
 }: {
   readonly round: RoundRung;
-  readonly rounds: number;
+  readonly words: string;
   readonly onChoose: (itemId: string) => void;
 }) {
   const seconds = passes.reduce((sum, pass) => sum + pass.seconds, 0);
@@ -81,9 +94,7 @@ function RoundLine({
         overflow: 'hidden',
       }}
     >
-      <strong style={{ whiteSpace: 'nowrap' }}>
-        Round {round} of {rounds}
-      </strong>
+      <strong style={{ whiteSpace: 'nowrap' }}>{words}</strong>
       <Box component="span" sx={{ color: palette.soft, whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis', minWidth: 0 }}>
         {rest > 0 && `${String(rest)} s rest, then `}
         {passes.map(({ movement }) => movement.name).join(', ')}

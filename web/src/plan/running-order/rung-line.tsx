@@ -79,8 +79,8 @@ export const Rungs = styled.ul({
     border: `1px solid ${palette.line}`,
     borderRadius: 4,
     padding: '0 5px',
-    minWidth: 0,
-    flexShrink: 2,
+    minWidth: 34,
+    flexShrink: 20,
     backgroundColor: palette.paper,
   },
   '& .others': {

@@ -7,6 +7,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
 import {
   clockText,
+  circuitText,
   doseText,
   placedItems,
   rowsOf,
@@ -101,11 +102,7 @@ const musicLine = (what: string, { name, seconds }: Track): string =>
 function linesOf(plan: ClassPlan, library: Library): readonly string[] {
   const nameOf = (slug: string): string => library.get(slug)?.name ?? slug;
   const circuits = rowsOf(plan).flatMap(({ circuit, items }) =>
-    circuit
-      ? [
-          `Circuit of ${items.map(({ movement }) => nameOf(movement)).join(', ')}: ${plural(circuit.rounds, 'round', 'rounds')}, ${String(circuit.restSeconds)} s rest`,
-        ]
-      : [],
+    circuit ? [`${items.map(({ movement }) => nameOf(movement)).join(', ')}: ${circuitText(circuit)}`] : [],
   );
   const music = plan.sections.flatMap((section) => [
     ...(section.music ? [musicLine(sectionWords[section.kind], section.music)] : []),

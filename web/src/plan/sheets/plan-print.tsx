@@ -3,6 +3,7 @@ import type { ClassPageResponse } from '@leiter/contract';
 import {
   clockText,
   countsText,
+  circuitText,
   doseText,
   teachingText,
   firstRounds,
@@ -85,7 +86,7 @@ function Rows({ page, plan, evaluation, library }: Omit<Props, 'talk'>) {
               </td>
               <td>
                 <strong>{movement.name}</strong>
-                {circuit && ` – circuit, ${String(circuit.rounds)} rounds, ${String(circuit.restSeconds)} s rest between`}
+                {circuit && ` – ${circuitText(circuit)}`}
                 {!circuit && rounds > 1 && ' – in the circuit'}
               </td>
               <td>

@@ -113,11 +113,13 @@ export function StageView({ position, clock, endsAt, talk, instead }: Props) {
 }
 
 /** The section, which round of a circuit it is, what is done before it, and what plays. */
-function whereWords({ section, item, round, rounds }: TimedItem): string {
+function whereWords({ section, item, share, round, rounds }: TimedItem): string {
   const track = item.music ?? section.music;
   return [
     sectionWords[section.kind],
-    ...(rounds > 1 ? [`round ${String(round)} of ${String(rounds)}`] : []),
+    ...(rounds > 1
+      ? [share < 1 ? (round % 2 === 1 ? 'the first one' : 'now the other one') : `round ${String(round)} of ${String(rounds)}`]
+      : []),
     ...(item.isCameraMoved ? ['move the camera'] : []),
     ...(item.build ? [`first: ${item.build.what}`] : []),
     ...(item.takesTurns ? ['two take turns'] : []),
