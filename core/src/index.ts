@@ -126,6 +126,7 @@ export { type Exposure } from './timing/familiarity.js';
 export { learnedPace, paceOf, paceSettings, type ItemRun, type Learned, type LearnedPace } from './timing/learned-pace.js';
 export { readTeaching, writeTeaching, type WrittenTeaching } from './class-plan/read-teaching.js';
 export { teachingText } from './class-plan/teaching-text.js';
+export { styleThatFits } from './timing/style-that-fits.js';
 export { longestTalk, type Talk } from './timing/longest-talk.js';
 export { spanOf, spanWords, type Span } from './timing/span.js';
 export { firstRounds, itemTotals, sectionSeconds, type ItemTotal, type TimedItem, type Timeline } from './timing/timeline.js';

@@ -264,6 +264,19 @@ describe('a chain', () => {
   });
 });
 
+describe('a block that is put in as one', () => {
+  it('stands where it is wanted, its items in their order, and is taken back as one', () => {
+    const items = ['squat', 'jump'].map((movement) => ({ movement, dose: work, sides: 'none' as const, tiers: ['core' as const] }));
+    const edit: PlanEdit = { kind: 'insert-block', items, place: { at: 'after', item: 'squat' }, of: 'chain', rounds: 1, restSeconds: 0 };
+    const done = after(plan, edit);
+    expect(done.sections[1]?.items.map(({ movement }) => movement)).toEqual(['squat', 'squat', 'jump', 'plank', 'jump']);
+    expect(done.circuits).toEqual([{ id: expect.any(String) as unknown, kind: 'chain', rounds: 1, restSeconds: 0 }]);
+    expect(circuitFaultsIn(done)).toEqual([]);
+    const refusedEdit = applyEdit(plan, { ...edit, place: { at: 'after', item: 'nobody' } }, newId);
+    expect(refusedEdit.ok).toBe(false);
+  });
+});
+
 describe('a pair', () => {
   const own = aLibrary(aMovement('jump', { kind: 'drill', effort: 3, hazards: ['hard-landing'] }));
   const dose = { kind: 'reps', sets: 1, reps: 10, secondsPerRep: 3, restSeconds: 0 } as const;

@@ -36,6 +36,12 @@ export type Place = { readonly at: 'end-of'; readonly section: SectionId } | { r
  */
 export type PlanEdit =
   | { readonly kind: 'insert'; readonly item: Omit<Item, 'id'>; readonly place: Place }
+  | ({ readonly kind: 'insert-block'; readonly items: readonly Omit<Item, 'id'>[]; readonly place: Place } & Omit<
+      Circuit,
+      'id' | 'kind'
+    > & {
+        readonly of: CircuitKind;
+      })
   | { readonly kind: 'remove'; readonly item: ItemId }
   | { readonly kind: 'move'; readonly item: ItemId; readonly place: Place }
   | { readonly kind: 'double'; readonly item: ItemId }
@@ -101,7 +107,7 @@ export function refusalWords(refusal: EditRefusal): string {
 /**
  * Applies one edit; the plan given is left as it was. Running over the slot is no refusal: the `clock` check reports it.
  * Circuits stay whole: an item that is put between two stations is one, and a circuit that nobody is in any more is gone.
- * @param newId makes the id of what the edit adds; called once at most.
+ * @param newId makes the id of what the edit adds; called once for each item or block.
  * @returns the new plan, or why the edit does not fit it. Never throws.
  */
 export function applyEdit(plan: ClassPlan, edit: PlanEdit, newId: () => string): Result<ClassPlan, EditRefusal> {
@@ -124,6 +130,8 @@ function planEdited(plan: ClassPlan, edit: Exclude<PlanEdit, ItemEdit>, newId: (
       return accepted({ ...plan, accepted: otherAccepted(plan, edit) });
     case 'insert':
       return insert(plan, edit.item, edit.place, newId);
+    case 'insert-block':
+      return insertBlock(plan, edit, newId);
     case 'make-circuit':
       return withCircuit(plan, edit.items, { rounds: edit.rounds, restSeconds: edit.restSeconds }, newId);
     case 'set-circuit': {
@@ -260,6 +268,27 @@ function insert(plan: ClassPlan, item: Omit<Item, 'id'>, place: Place, newId: ()
   if (placedItems(plan).length >= mostItems) return refused({ kind: 'too-many-items', most: mostItems });
   const numbers = doseFaults(item.dose);
   return numbers.length > 0 ? refused({ kind: 'dose-out-of-range', numbers }) : put(plan, { ...item, id: newId() }, place);
+}
+
+/** Items one after the other at a place, and the block that they are; all or none. */
+function insertBlock(
+  plan: ClassPlan,
+  { items, place, rounds, restSeconds, of }: Extract<PlanEdit, { readonly kind: 'insert-block' }>,
+  newId: () => string,
+): Result<ClassPlan, EditRefusal> {
+  let current = plan;
+  const ids: ItemId[] = [];
+  for (const item of items) {
+    const id = newId();
+    const before = ids.at(-1);
+    const next = insert(current, item, before === undefined ? place : { at: 'after', item: before }, () => id);
+    if (!next.ok) return next;
+    current = next.value;
+    ids.push(id);
+  }
+  const block = newId();
+  const made = withCircuit(current, ids, { rounds, restSeconds }, () => block);
+  return made.ok ? withCircuitNumbers(made.value, block, { rounds, restSeconds, kind: of }) : made;
 }
 
 function put(plan: ClassPlan, item: Item, place: Place): Result<ClassPlan, EditRefusal> {

@@ -10,6 +10,7 @@ import {
   itemTotals,
   meanAge,
   musicGaps,
+  newCircuit,
   refusalWords,
   safetyTalkOf,
   type ClassPlan,
@@ -225,6 +226,20 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
                       top={top}
                       onAdd={(movement, dose) => {
                         addAt(movement, writingAt, dose);
+                      }}
+                      onAddBlock={(written, { parts, of, rounds }) => {
+                        const items = written.map((movement, index) => itemWritten(movement, parts[index]?.dose ?? '', band));
+                        // what comes without a rest of its own: the next round begins after a breath
+                        change([
+                          {
+                            kind: 'insert-block',
+                            items,
+                            place: writingAt,
+                            of,
+                            rounds,
+                            restSeconds: of === 'circuit' ? newCircuit.restSeconds : 0,
+                          },
+                        ]);
                       }}
                       onClose={() => {
                         setWriting(false);

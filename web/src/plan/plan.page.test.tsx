@@ -175,6 +175,36 @@ describe('the plan of a class', () => {
     ).toHaveLength(2);
   });
 
+  it('takes a block from one line: what stands between two plus signs, and what is done with it', async () => {
+    const { sent } = open({ a: aClass('a', aPlan({ drills: [anItem('balance', { id: 'a' })] })) }, 'a');
+    await chosen(/Balance/);
+    rung(/Balance/).focus();
+    press('n');
+    const line = await screen.findByLabelText('Write what comes here');
+    fireEvent.change(line, { target: { value: 'quay hop 2x6 + balance each side' } });
+    expect(screen.getByText('Quay hop + Balance')).toBeTruthy();
+    expect(screen.getByText('chain, left then right')).toBeTruthy();
+    fireEvent.keyDown(line, { key: 'Enter' });
+    await waitFor(() => {
+      const plan = planIn(saves(sent).at(-1));
+      expect(plan.sections[0]?.items.map(({ movement }) => movement)).toEqual(['balance', 'quay-hop', 'balance']);
+      expect(plan.sections[0]?.items[1]?.dose).toMatchObject({ kind: 'reps', sets: 2, reps: 6 });
+      expect(plan.circuits).toMatchObject([{ kind: 'chain', rounds: 1 }]);
+    });
+    // the next line comes after the block
+    const next = await screen.findByLabelText('Write what comes here');
+    fireEvent.change(next, { target: { value: 'slack tide' } });
+    fireEvent.keyDown(next, { key: 'Enter' });
+    await waitFor(() => {
+      expect(planIn(saves(sent).at(-1)).sections[0]?.items.map(({ movement }) => movement)).toEqual([
+        'balance',
+        'quay-hop',
+        'balance',
+        'slack-tide',
+      ]);
+    });
+  });
+
   it('takes what is written into the part one stands in, also where nothing is yet', async () => {
     const empty = {
       sections: ['opening', 'drills', 'cool-down'].map((kind) => ({ id: kind, kind, items: [] })),

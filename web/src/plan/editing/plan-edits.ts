@@ -9,10 +9,15 @@ export function edit(
   store: DocumentStore<ClassPlan>,
   edits: readonly PlanEdit[],
 ): { readonly added: ItemId | null } | { readonly refusal: EditRefusal } {
-  let made: string | null = null;
-  const result = applyEdits(store.getState().content, edits, () => (made = crypto.randomUUID()));
+  const made: string[] = [];
+  const result = applyEdits(store.getState().content, edits, () => {
+    const id = crypto.randomUUID();
+    made.push(id);
+    return id;
+  });
   if (!result.ok) return { refusal: result.error };
   store.setState({ content: result.value });
-  const isItem = result.value.sections.some(({ items }) => items.some(({ id }) => id === made));
-  return { added: isItem ? made : null };
+  const there = new Set(result.value.sections.flatMap(({ items }) => items.map(({ id }) => id)));
+  // of a block the last item: what is written next comes after it
+  return { added: made.findLast((id) => there.has(id)) ?? null };
 }

@@ -1,7 +1,16 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { ClassPageResponse } from '@leiter/contract';
-import { clockText, sectionSeconds, spanWords, type ClassPlan, type Evaluation, type Library, type PlanEdit } from '@leiter/core';
+import {
+  clockText,
+  sectionSeconds,
+  spanWords,
+  styleThatFits,
+  type ClassPlan,
+  type Evaluation,
+  type Library,
+  type PlanEdit,
+} from '@leiter/core';
 import { useMemo } from 'react';
 import { useClassContext } from '../../queries/evaluation';
 import { FigureRow } from '../../shared/figure-row';
@@ -32,6 +41,7 @@ export function ClassFigures({ page, plan, evaluation, library, onEdit }: Props)
       <StyleField
         style={plan.style}
         usual={page.style}
+        fitting={styleThatFits(page.pace, plan.style ?? page.style)}
         totals={totals}
         onChange={(style) => {
           onEdit([{ kind: 'set-style', style }]);

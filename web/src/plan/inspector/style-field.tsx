@@ -8,11 +8,14 @@ import { styleWords } from '../../shared/words';
 export function StyleField({
   style,
   usual,
+  fitting,
   totals,
   onChange,
 }: {
   readonly style: TeachingStyle | undefined;
   readonly usual: TeachingStyle;
+  /** What the classes taught look like, where that is another one. */
+  readonly fitting: TeachingStyle | null;
   readonly totals: ReadonlyMap<TeachingStyle, number>;
   readonly onChange: (style: TeachingStyle | 'as-usual') => void;
 }) {
@@ -22,6 +25,7 @@ export function StyleField({
       select
       fullWidth
       label="How this class is taught"
+      {...(fitting ? { helperText: `Your last classes look like “${styleWords[fitting]}”.` } : {})}
       value={style ?? 'as-usual'}
       onChange={(event) => {
         onChange(teachingStyles.find((one) => one === event.target.value) ?? 'as-usual');
