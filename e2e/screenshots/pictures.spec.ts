@@ -43,7 +43,7 @@ test('The main views of the demo club', async ({ page, leiter }) => {
   await page.setViewportSize({ width: 1280, height: 800 });
   await page.emulateMedia({ media: 'screen' });
   await page.getByRole('button', { name: 'Who does what' }).click();
-  await page.getByRole('dialog').locator('td button', { hasText: 'instead' }).first().click();
+  await page.getByRole('dialog').locator('td button[data-does=instead]').first().click();
   await shoot(page, 'who-does-what');
   await page.getByRole('button', { name: 'Close' }).click();
   // what a hurried evening leaves behind: a split on one side, straight after the talk

@@ -72,7 +72,7 @@ export const Rungs = styled.ul({
   '& .name, & .dose, & .versions': { whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' },
   '& .name': { fontSize: 14.5, flexShrink: 0, maxWidth: '55%' },
   '& .name[data-strong]': { fontWeight: 700 },
-  '& .dose': { fontSize: 13, color: palette.soft, flexShrink: 1, minWidth: 0 },
+  '& .dose': { fontSize: 13, color: palette.soft, flexShrink: 0, maxWidth: '38%' },
   '& .versions': {
     fontSize: 11.5,
     color: palette.primary,

@@ -170,6 +170,7 @@ function Sheet({ page, evaluation, library, people, onEdit }: Omit<Props, 'onClo
                         component="button"
                         type="button"
                         title={version ? versionWords(version, library, page.syllabus) : ''}
+                        data-does={version?.tier ?? 'none'}
                         aria-pressed={current === version}
                         onClick={() => {
                           setChosen(version ?? null);
@@ -187,7 +188,11 @@ function Sheet({ page, evaluation, library, people, onEdit }: Omit<Props, 'onClo
                           outlineOffset: '-2px',
                         }}
                       >
-                        {look.word}
+                        {version?.tier === 'instead' ? (
+                          <span style={{ fontSize: 11.5, lineHeight: 1.15 }}>{library.get(version.movement)?.name ?? look.word}</span>
+                        ) : (
+                          look.word
+                        )}
                         {version?.isByHand ? ' ✎' : ''}
                       </Box>
                     </td>
