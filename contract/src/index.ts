@@ -45,7 +45,8 @@ export {
 } from './syllabus.js';
 export { SpreadsheetRequest, type ChildrenImportResponse } from './spreadsheet.js';
 export { LibraryFile, ChangeMovementRequest, SaveMovementRequest, type LibraryImportResponse, type MovementResponse } from './library.js';
-export { doseClassNames, doseRule, PlanDocument, SavePlanRequest } from './class-plan.js';
+export { PlanDocument, SavePlanRequest } from './class-plan.js';
+export { doseClassNames, doseRule } from './dose.js';
 export { SaveTemplateRequest, type TemplateResponse } from './plan-template.js';
 export {
   ImportPlanRequest,

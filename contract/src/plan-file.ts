@@ -1,5 +1,4 @@
 import {
-  familiarities,
   itemSides,
   marks,
   mostItems,
@@ -8,7 +7,6 @@ import {
   tierNames,
   type CheckId,
   type Dose,
-  type Familiarity,
   type ItemSides,
   type Mark,
   type PlanEdit,
@@ -36,28 +34,15 @@ import {
   ValidateNested,
   registerDecorator,
 } from 'class-validator';
-import {
-  BuildField,
-  CircuitsField,
-  DoseOfAnyKind,
-  ExplainField,
-  MusicField,
-  StyleField,
-  WayField,
-  YesNoField,
-  id,
-  slug,
-  type BuildBody,
-  type CircuitBody,
-  type TrackBody,
-} from './class-plan.js';
+import { CircuitsField, ItemSaid, MusicField, StyleField, WayField, id, slug, type CircuitBody, type TrackBody } from './class-plan.js';
+import { DoseOfAnyKind } from './dose.js';
 import { DayField } from './day-field.js';
 import { Household } from './household.js';
 import { MayBeLeftOut } from './optional.js';
 import { Line, TimeOfDay } from './text.js';
 
 /** One line of a running order in a file; what is left out is as a coach would first write it. */
-export class PlanFileItem {
+export class PlanFileItem extends ItemSaid {
   /** Made where it is left out: `item-1`, `item-2`, in order. */
   @MayBeLeftOut()
   @Matches(id, { message: 'Not an id.' })
@@ -85,43 +70,6 @@ export class PlanFileItem {
   @ArrayMaxSize(3)
   @IsIn(tierNames, { each: true, message: 'A version is easier, core or harder.' })
   tiers?: TierName[];
-
-  @MayBeLeftOut()
-  @IsIn(familiarities, { message: 'new, known or routine.' })
-  familiarity?: Familiarity;
-
-  @MayBeLeftOut()
-  @Line({ least: 0, most: 200 })
-  cue?: string;
-
-  @MayBeLeftOut()
-  @Line({ least: 0, most: 1000 })
-  note?: string;
-
-  /** The circuit it is a station of; the stations of one stand next to each other in one section. */
-  @MayBeLeftOut()
-  @Matches(id, { message: 'Not an id.' })
-  circuit?: string;
-
-  @MusicField()
-  music?: TrackBody;
-
-  /** How it is taught; left out, as its section is. */
-  @WayField()
-  way?: Way;
-
-  /** How long it is explained, where that is known. */
-  @ExplainField()
-  explainSeconds?: number;
-
-  @BuildField()
-  build?: BuildBody;
-
-  @YesNoField()
-  isCameraMoved?: boolean;
-
-  @YesNoField()
-  takesTurns?: boolean;
 }
 
 export class PlanFileSection {

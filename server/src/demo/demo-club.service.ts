@@ -1,6 +1,4 @@
 import {
-  isClockBound,
-  itemTotals,
   addDays,
   ageBandOf,
   applyEdit,
@@ -26,6 +24,7 @@ import { ChildEntity } from '../children/child.entity.js';
 import { EnrolmentEntity } from '../children/enrolment.entity.js';
 import { GradeAwardEntity } from '../children/grade-award.entity.js';
 import { ClassSessionEntity } from '../classes/class-session.entity.js';
+import { ItemTimeEntity } from '../classes/item-time.entity.js';
 import { ClubEntity } from '../club/club.entity.js';
 import { foundClub } from '../club/founding.service.js';
 import { todayInZone } from '../club/club.service.js';
@@ -37,6 +36,7 @@ import { PersonEntity } from '../people/person.entity.js';
 import { ProgrammeEntity } from '../syllabus/programme.entity.js';
 import { SyllabusService, coreSyllabus } from '../syllabus/syllabus.service.js';
 import { Chance } from './chance.js';
+import { demoTimes } from './demo-times.js';
 import { demoLists, type DemoChild } from './demo-lists.js';
 import { demoMarks, type AttendedClass, type DemoMark } from './demo-marks.js';
 import { demoPassword, demoPeople } from './demo-people.js';
@@ -281,37 +281,8 @@ class DemoTerm {
       startsAt: null,
       room: null,
     });
-    for (const { first, parts, seconds } of itemTotals(timeline.items).values()) {
-      const [explain, work] = [parts.explain + parts.goTo, parts.setUp + parts.work + parts.sideChange];
-      const real = {
-        explain: explain * this.explainShare(first.movement.kind) * this.chance.between(0.7, 1.3),
-        work: isClockBound(first.item.dose) ? work : work * this.chance.between(0.9, 1.12),
-      };
-      await this.manager.query(
-        `INSERT INTO item_time (class_id, item_id, club_id, movement_slug, planned_seconds, real_seconds,
-                                way, is_clock_bound, planned_explain, real_explain, planned_work, real_work)
-         VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)`,
-        [
-          session.id,
-          first.item.id,
-          this.clubId,
-          first.movement.slug,
-          seconds,
-          real.explain + real.work,
-          first.way,
-          isClockBound(first.item.dose),
-          explain,
-          real.explain,
-          work,
-          real.work,
-        ],
-      );
-    }
-  }
-
-  /** Skills take longer to explain than planned, the rest about as long. */
-  private explainShare(kind: string): number {
-    return kind === 'skill' || kind === 'combination' ? 1.3 : 1;
+    for (const time of demoTimes(timeline, this.chance))
+      await this.manager.insert(ItemTimeEntity, { classId: session.id, clubId: this.clubId, ...time });
   }
 
   private withFocus(plan: ClassPlan, focus: readonly string[], ageBand: ReturnType<typeof ageBandOf>): ClassPlan {
