@@ -1,6 +1,18 @@
-import { teachingStyles, type TeachingRoom, type TeachingStyle } from '@leiter/core';
+import { surfaces, teachingStyles, type Surface, type TeachingRoom, type TeachingStyle } from '@leiter/core';
 import { Type } from 'class-transformer';
-import { IsIn, IsNumber, IsObject, IsString, Max, MaxLength, Min, MinLength, ValidateIf, ValidateNested } from 'class-validator';
+import {
+  IsIn,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  IsString,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
 import type { PersonResponse } from './person.js';
 
 /** How the person who is signed in teaches: what is explained first, and what is led along. */
@@ -30,6 +42,10 @@ function Metres({ least, most }: { readonly least: number; readonly most: number
 }
 
 export class TeachingRoomBody {
+  @IsOptional()
+  @IsIn(surfaces, { message: `The floor is one of ${surfaces.join(', ')}.` })
+  surface?: Surface;
+
   @Metres({ least: 1, most: 30 })
   clearLengthM!: number;
 

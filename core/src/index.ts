@@ -110,6 +110,7 @@ export { copyOf, stepFurther, type StepFurther } from './composing/step-further.
 export { fitToClock, type Fit, type FitStep } from './composing/fit-to-clock.js';
 export { fillSlot } from './composing/fill-slot.js';
 export { timelineOf } from './timing/timeline.js';
+export { triedMend, withTriedMends, type TriedMend } from './composing/tried-mends.js';
 export { evaluatePlan, meanAge, type Evaluation, type EvaluationContext } from './composing/evaluation.js';
 export { abilityOf, type ChildInClass, type Home, type KnownMark } from './versions/child-in-class.js';
 export { sparedIn, sparesOn, type HealthNote, type Spares } from './versions/spares.js';

@@ -16,14 +16,20 @@ import { noVersion } from './no-version.js';
 import type { Check, CheckContext } from './check.js';
 import { clock } from './clock.js';
 import { coldLoad } from './cold-load.js';
+import { coldPower } from './cold-power.js';
 import { coldStatic } from './cold-static.js';
+import { cooledOff } from './cooled-off.js';
 import { effortShape } from './effort-shape.js';
 import { severities, type Found } from './finding.js';
 import { footprint } from './footprint.js';
+import { handsVolume } from './hands-volume.js';
 import { holdTooLong } from './hold-too-long.js';
 import { landings } from './landings.js';
 import { littleMoving } from './little-moving.js';
+import { longTalk } from './long-talk.js';
 import { noBreak } from './no-break.js';
+import { noDrink } from './no-drink.js';
+import { noLeadIn } from './no-lead-in.js';
 import { oneForAll } from './one-for-all.js';
 import { oneSided } from './one-sided.js';
 import { order } from './order.js';
@@ -38,9 +44,12 @@ import { wristTime } from './wrist-time.js';
 const allChecks = [
   safetyTalk,
   coldLoad,
+  coldPower,
+  cooledOff,
   unpreparedRegion,
   backBendNotUndone,
   oneSided,
+  noDrink,
   noBreak,
   effortShape,
   clock,
@@ -55,11 +64,14 @@ const allChecks = [
   quiet,
   footprint,
   wristTime,
+  handsVolume,
   landings,
   holdTooLong,
   staticBeforePower,
+  longTalk,
   attention,
   tooMuchNew,
+  noLeadIn,
   order,
   upAndDown,
   littleMoving,

@@ -1,43 +1,52 @@
 import type { PlanEdit } from '../class-plan/edit.js';
-import type { Movement } from '../movement/movement.js';
+import type { MovementKind } from '../movement/kind.js';
 import type { TimedItem } from '../timing/timeline.js';
 import { defineCheck, type CheckContext } from './check.js';
 import type { Found } from './finding.js';
 import { mendItem } from './suitable-movement.js';
 
-/** Within how many items a back bend wants to be undone. */
+/** Within how many items back bends want to be undone. */
 export const undoneWithinItems = 2;
 
 export interface Fact {
   readonly kind: 'back-bend-not-undone';
 }
 
-/** A back bend is not followed by what undoes it. */
+/** Nobody bends either way in these: they are not counted. */
+const still: ReadonlySet<MovementKind> = new Set(['break', 'talk', 'ritual', 'breathing']);
+
+const isBackBend = ({ movement }: TimedItem): boolean => movement.hazards.includes('back-bend');
+
+/** Back bends that are not followed by what undoes them; several one after the other are undone together, after the last. */
 export const backBendNotUndone = defineCheck({
   id: 'back-bend-not-undone',
-  look: (context): readonly Found<Fact>[] =>
-    context.timeline.items.flatMap((timed, index, items) => {
-      if (!timed.movement.hazards.includes('back-bend') || isUndone(timed.movement, items.slice(index + 1, index + 1 + undoneWithinItems)))
-        return [];
-      return [
-        {
-          severity: 'caution' as const,
-          itemIds: [timed.item.id],
-          fact: { kind: 'back-bend-not-undone' as const },
-          mend: undoAfter(context, timed),
-        },
-      ];
-    }),
-  words: (_, { name }) => ({ title: 'Back bend not undone', sentence: `Nothing in the two items after ${name} rounds the back again.` }),
+  look: (context): readonly Found<Fact>[] => {
+    const items = context.timeline.items.filter(({ movement }) => !still.has(movement.kind));
+    const open = items.filter((timed, index) => {
+      if (!isBackBend(timed)) return false;
+      const last = items.slice(index).findIndex((next) => !isBackBend(next));
+      const after = last < 0 ? [] : items.slice(index + last, index + last + undoneWithinItems);
+      return !after.some(({ movement }) => timed.movement.undoneBy.includes(movement.slug));
+    });
+    if (open.length === 0) return [];
+    const itemIds = [...new Set(open.map(({ item }) => item.id))];
+    return [{ severity: 'caution', itemIds, fact: { kind: 'back-bend-not-undone' }, mend: undoAfter(context, items, open) }];
+  },
+  words: (_, { name }) => ({ title: 'Back bend not undone', sentence: `${name}: nothing in the two items after rounds the back again.` }),
 });
 
-function isUndone(movement: Movement, following: readonly TimedItem[]): boolean {
-  return following.some((next) => movement.undoneBy.includes(next.movement.slug));
-}
-
-function undoAfter(context: CheckContext, timed: TimedItem): readonly PlanEdit[] | null {
-  const undoing = timed.movement.undoneBy
-    .map((slug) => context.library.get(slug))
-    .find((movement) => movement !== undefined && movement.leastAge <= context.youngestYears);
-  return undoing ? [{ kind: 'insert', item: mendItem(undoing, context), place: { at: 'after', item: timed.item.id } }] : null;
+/** After the last of each row of back bends what undoes it, on the same level if there is one. */
+function undoAfter(context: CheckContext, items: readonly TimedItem[], open: readonly TimedItem[]): readonly PlanEdit[] | null {
+  const ends = open.filter((timed) => {
+    const next = items[items.indexOf(timed) + 1];
+    return !next || !open.includes(next);
+  });
+  const edits = ends.flatMap((timed): readonly PlanEdit[] => {
+    const undoing = timed.movement.undoneBy
+      .flatMap((slug) => context.library.get(slug) ?? [])
+      .filter((movement) => movement.leastAge <= context.youngestYears)
+      .sort((a, b) => Number(a.level !== timed.movement.level) - Number(b.level !== timed.movement.level))[0];
+    return undoing ? [{ kind: 'insert', item: mendItem(undoing, context), place: { at: 'after', item: timed.item.id } }] : [];
+  });
+  return edits.length === ends.length ? edits : null;
 }

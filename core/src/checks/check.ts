@@ -20,8 +20,13 @@ export interface CheckContext extends Pick<VersionContext, 'children' | 'ladder'
   readonly programme: ProgrammeSlug;
   readonly slotMinutes: number;
   readonly ageBand: AgeBand;
-  /** Of the children expected; the caution follows the youngest. */
+  /** Of the children expected; where a check guards bodies, each is asked at its own age (each-body.ts). */
   readonly youngestYears: number;
+  readonly oldestYears: number;
+  /** For what is about attention: the group keeps it together. */
+  readonly meanYears: number;
+  /** Whether it is known what the group has met; of one that was never taught with Leiter all is new, and that says nothing. */
+  readonly isGroupKnown: boolean;
   /** When held stretches come: early and short, or moving ones first. */
   readonly stretchingSchool: StretchingSchool;
   readonly versions: readonly Version[];
@@ -35,6 +40,8 @@ export type StretchingSchool = 'early-static' | 'dynamic-first';
 export interface Told {
   /** `Bridge`, `Bridge and Plank`, `Bridge and 3 more`; `This class` where it is about the whole. */
   readonly name: string;
+  /** The first of them alone. */
+  readonly first: string;
   readonly library: Library;
 }
 

@@ -1,35 +1,30 @@
-import { clockText } from '../values/clock-text.js';
-import type { Seconds } from '../values/unit.js';
-import { isWarm, warmSecondsBefore } from '../preparation/warmth.js';
 import { defineCheck } from './check.js';
-import { warmFirst } from './cold-load.js';
+import { itemsAt, warmFirst, warmthWords } from './cold.js';
 import type { Found } from './finding.js';
 
 export interface Fact {
   readonly kind: 'cold-static';
-  readonly movedSeconds: Seconds;
+  readonly effortSeconds: number;
 }
 
-/** A stretch held at the end of its range by a body that is not warm yet. */
+/** Stretches held at the end of their range by a body that is not warm yet; resting positions are not held. */
 export const coldStatic = defineCheck({
   id: 'cold-static',
   look: (context): readonly Found<Fact>[] => {
-    const moved = warmSecondsBefore(context.timeline);
-    return context.timeline.items.flatMap((timed): readonly Found<Fact>[] => {
-      const movedSeconds = moved.get(timed.item.id) ?? 0;
-      if (timed.movement.kind !== 'static-stretch' || isWarm(movedSeconds)) return [];
-      return [
-        {
-          severity: 'stop',
-          itemIds: [timed.item.id],
-          fact: { kind: 'cold-static', movedSeconds },
-          mend: warmFirst(context, timed, movedSeconds),
-        },
-      ];
-    });
+    const cold = itemsAt(context, ({ movement: { kind, effort } }, { isWarm }) => !isWarm && kind === 'static-stretch' && effort > 0);
+    const [first] = cold;
+    if (!first) return [];
+    return [
+      {
+        severity: 'stop',
+        itemIds: cold.map(({ timed }) => timed.item.id),
+        fact: { kind: 'cold-static', effortSeconds: first.body.effortSeconds },
+        mend: warmFirst(context, first.timed, first.body),
+      },
+    ];
   },
-  words: ({ movedSeconds }, { name }) => ({
+  words: ({ effortSeconds }, { name }) => ({
     title: 'Stretched cold',
-    sentence: `${name} is held after only ${clockText(movedSeconds)} of moving.`,
+    sentence: `${name}: held ${warmthWords(effortSeconds)}.`,
   }),
 });

@@ -13,7 +13,7 @@ export interface FindingWords extends FoundWords {
 /** Says a finding in a sentence that can be read to a parent: the words of its check. */
 export function wordsOf({ check, itemIds, fact, mend }: Finding, timeline: Timeline, library: Library): FindingWords {
   const by = checkOf(check);
-  const told: Told = { name: nameOf(itemIds, timeline), library };
+  const told: Told = { name: nameOf(itemIds, timeline), first: nameOf(itemIds.slice(0, 1), timeline), library };
   return { ...by.words(fact, told), mend: mend && (by.mendWords?.(fact, mend) ?? mendWords(mend, library)) };
 }
 

@@ -1,6 +1,8 @@
+import { groupBy } from '../values/group-by.js';
+import { firstRounds } from '../timing/timeline.js';
 import { inItsRoom } from '../versions/version.js';
 import { outOfRoom } from '../versions/teaching-room.js';
-import { defineCheck } from './check.js';
+import { defineCheck, type CheckContext } from './check.js';
 import type { Found } from './finding.js';
 import { asReckonedWords, homeLacks, homeLacksWords, type HomeLacks } from './home-lacks.js';
 
@@ -13,27 +15,35 @@ const titles: Readonly<Record<Short, string>> = {
   'frame-height': 'Cut at the top',
 };
 const sentences: Readonly<Record<Short, string>> = {
-  room: 'needs more room than there is where you teach',
-  'frame-width': 'goes further than the camera sees',
-  'frame-height': 'reaches higher than the camera sees',
+  room: 'more room than there is where you teach',
+  'frame-width': 'further than the camera sees',
+  'frame-height': 'higher than the camera sees',
 };
 
-/** An item needs more room than the smallest home that is to do it, or than the instructor and the camera have. */
+/** Items need more room than the smallest home that is to do them, or than the instructor and the camera have: one finding per cause. */
 export const footprint = defineCheck({
   id: 'footprint',
-  look: (context): readonly Found<Fact>[] => {
-    const { room, timeline } = context;
-    const shown = room
-      ? timeline.items.flatMap(({ item, movement }): readonly Found<Fact>[] => {
-          const short = outOfRoom(inItsRoom(item, movement), room);
-          return short ? [{ severity: 'caution', itemIds: [item.id], fact: { kind: 'out-of-room', short }, mend: null }] : [];
-        })
-      : [];
-    return [...homeLacks(context, 'space'), ...shown];
-  },
+  look: (context): readonly Found<Fact>[] => [...homeLacks(context, 'space'), ...shown(context)],
   words: (fact, told) =>
     fact.kind === 'home-lacks'
       ? homeLacksWords('Not enough room')(fact, told)
-      : { title: titles[fact.short], sentence: `${told.name} ${sentences[fact.short]}.` },
+      : { title: titles[fact.short], sentence: `${told.name}: ${sentences[fact.short]}.` },
   mendWords: asReckonedWords,
 });
+
+/** What is done in little room can be shown so as well: the picture has to hold one of the two. */
+function shown({ room, timeline }: CheckContext): readonly Found<Fact>[] {
+  if (!room) return [];
+  const short = firstRounds(timeline.items).flatMap(({ item, movement }) => {
+    const cause = outOfRoom(inItsRoom(item, movement), room);
+    const { inLittleRoom } = movement.needs;
+    if (!cause || (inLittleRoom && !outOfRoom({ ...movement, needs: { ...movement.needs, footprint: inLittleRoom } }, room))) return [];
+    return [{ id: item.id, cause }];
+  });
+  return [...groupBy(short, ({ cause }) => cause)].map(([cause, items]) => ({
+    severity: 'caution',
+    itemIds: items.map(({ id }) => id),
+    fact: { kind: 'out-of-room', short: cause },
+    mend: null,
+  }));
+}

@@ -1,3 +1,4 @@
+import { groupBy } from '../values/group-by.js';
 import type { PlanEdit } from '../class-plan/edit.js';
 import type { Library } from '../movement/library.js';
 import type { Movement } from '../movement/movement.js';
@@ -15,24 +16,33 @@ export interface HomeLacks {
   readonly children: number;
 }
 
-/** A home lacks what the version wants that was set for its child, or what every version of the item wants. */
+/**
+ * Homes lack what the version wants that was set for their child, or what every version of an item wants: one finding for all such
+ * items of a severity.
+ */
 export function homeLacks(
   context: CheckContext,
   need: HomeNeed,
   severityOf: (movement: Movement) => Severity = () => 'caution',
 ): readonly Found<HomeLacks>[] {
-  return byItem(
+  const short = byItem(
     context,
     ({ tier, bar, lacks }) => lacks.includes(need) || (tier === null && bar?.kind === 'home' && bar.need === need),
-  ).map(({ item, movement, versions }) => ({
-    severity: severityOf(movement),
-    itemIds: [item.id],
-    childIds: childrenOf(versions),
-    fact: { kind: 'home-lacks', need, children: versions.length },
-    mend: versions.every(({ isByHand }) => isByHand)
-      ? versions.map(({ childId }): PlanEdit => ({ kind: 'set-tier-by-hand', item: item.id, child: childId, tier: 'as-reckoned' }))
-      : null,
-  }));
+  );
+  return [...groupBy(short, ({ movement }) => severityOf(movement))].map(([severity, items]): Found<HomeLacks> => {
+    const childIds = [...new Set(items.flatMap(({ versions }) => childrenOf(versions)))];
+    return {
+      severity,
+      itemIds: items.map(({ item }) => item.id),
+      childIds,
+      fact: { kind: 'home-lacks', need, children: childIds.length },
+      mend: items.every(({ versions }) => versions.every(({ isByHand }) => isByHand))
+        ? items.flatMap(({ item, versions }) =>
+            versions.map(({ childId }): PlanEdit => ({ kind: 'set-tier-by-hand', item: item.id, child: childId, tier: 'as-reckoned' })),
+          )
+        : null,
+    };
+  });
 }
 
 /** @param title of the check */

@@ -1,25 +1,33 @@
 import { passesOf } from '../class-plan/class-plan.js';
-import type { Library } from '../movement/library.js';
 import { repsOf, timesLearnt } from '../movement/dose.js';
 import type { Movement } from '../movement/movement.js';
 import type { TimedItem } from '../timing/timeline.js';
 import { defineCheck, type CheckContext } from './check.js';
+import { bodiesIn, byAge, itemsWhere, overLimit } from './each-body.js';
 import type { Found } from './finding.js';
 import { mendItem } from './suitable-movement.js';
 
 export const landingLimits = {
   most: [
-    { upToYears: 6, landings: 40 },
-    { upToYears: 9, landings: 60 },
-    { upToYears: 99, landings: 80 },
+    { upToYears: 6, limit: 40 },
+    { upToYears: 9, limit: 60 },
+    { upToYears: 99, limit: 80 },
   ],
   /** The movement in which the position of a landing is learnt. */
   position: 'landing-position',
+  /** So many small jumps practise it as well. */
+  smallJumps: 6,
 } as const;
 
-const isHard = ({ movement }: TimedItem): boolean => movement.hazards.includes('hard-landing');
+const isHard = ({ hazards }: Movement): boolean => hazards.includes('hard-landing');
 
-/** How often an item lands hard: once for each repetition, on each side; a timed item as often as its seconds allow at two a rep. */
+const isAirborne = ({ posture }: Movement): boolean => posture.through.includes('airborne');
+
+/** Hard landings, leaps and jumping kicks: their landing is learnt first. A small jump is how one learns it. */
+const wantsLanding = (movement: Movement): boolean =>
+  movement.kind !== 'pulse-raiser' && (isHard(movement) || (isAirborne(movement) && movement.view?.framing === 'travel'));
+
+/** How often an item lands: once for each repetition, on each side; a timed item as often as its seconds allow at two a rep. */
 export function landingsOf({ item, sides, share, movingSeconds }: Pick<TimedItem, 'item' | 'sides' | 'share' | 'movingSeconds'>): number {
   const { dose } = item;
   const passes = share * passesOf({ sides });
@@ -41,52 +49,62 @@ export function landingsOf({ item, sides, share, movingSeconds }: Pick<TimedItem
 export type Fact =
   { readonly kind: 'too-many-landings'; readonly landings: number; readonly most: number } | { readonly kind: 'landing-not-practised' };
 
-/** Too many hard landings in the class, or hard landings before their position was practised. */
+/** Too many hard landings in the class, or hard landings, leaps or jumping kicks before landing was practised. */
 export const landings = defineCheck({
   id: 'landings',
-  look: (context): readonly Found<Fact>[] => {
-    const hard = context.timeline.items.filter(isHard);
-    const count = hard.reduce((sum, timed) => sum + landingsOf(timed), 0);
-    const most = landingLimits.most.find(({ upToYears }) => context.youngestYears <= upToYears)?.landings ?? 80;
-    const itemIds = hard.map(({ item }) => item.id);
-    const tooMany: readonly Found<Fact>[] =
-      count > most ? [{ severity: 'caution', itemIds, fact: { kind: 'too-many-landings', landings: count, most }, mend: null }] : [];
-    return [...tooMany, ...unpractised(context, hard)];
-  },
+  look: (context): readonly Found<Fact>[] => [...tooMany(context), ...unpractised(context)],
   words: (fact, { name }) =>
     fact.kind === 'too-many-landings'
-      ? { title: `${String(fact.landings)} hard landings`, sentence: `At this age up to ${String(fact.most)} in a class are usual.` }
-      : { title: 'Landing not practised', sentence: `${name} lands hard before the landing position was practised.` },
+      ? {
+          title: `${String(fact.landings)} hard landings`,
+          sentence: `${name}: at this age up to ${String(fact.most)} in a class are usual.`,
+        }
+      : {
+          title: 'Landing not practised',
+          sentence: `${name}: neither the landing position nor a few small jumps come before.`,
+        },
 });
 
-function unpractised(context: CheckContext, hard: readonly TimedItem[]): readonly Found<Fact>[] {
-  const position = context.library.get(landingLimits.position);
-  const practised = context.timeline.items.find(({ movement }) => movement.slug === landingLimits.position);
-  const early = hard.filter(
-    (timed) =>
-      restsOn(timed.movement, landingLimits.position, context.library) && (!practised || practised.startSecond > timed.startSecond),
+function tooMany(context: CheckContext): readonly Found<Fact>[] {
+  const hard = itemsWhere(context, isHard);
+  if (hard.length === 0) return [];
+  const over = overLimit(
+    bodiesIn(context),
+    (body) =>
+      hard.reduce((sum, timed) => {
+        const done = body.does(timed);
+        if (!done || !isHard(done.movement)) return sum;
+        const movingSeconds = timed.movingSeconds * done.share;
+        return sum + landingsOf({ ...timed, movingSeconds, item: { ...timed.item, dose: done.dose } });
+      }, 0),
+    byAge(landingLimits.most),
   );
+  if (!over) return [];
+  const { amount, limit, ...whose } = over;
+  const fact: Fact = { kind: 'too-many-landings', landings: Math.round(amount), most: limit };
+  return [{ severity: 'caution', itemIds: [...new Set(hard.map(({ item }) => item.id))], ...whose, fact, mend: null }];
+}
+
+function unpractised(context: CheckContext): readonly Found<Fact>[] {
+  const { items } = context.timeline;
+  let small = 0;
+  const early: TimedItem[] = [];
+  for (const timed of items) {
+    if (timed.movement.slug === landingLimits.position || small >= landingLimits.smallJumps) break;
+    if (wantsLanding(timed.movement)) early.push(timed);
+    else if (isAirborne(timed.movement)) small += landingsOf(timed);
+  }
   const [first] = early;
+  const position = context.library.get(landingLimits.position);
   if (!first || !position) return [];
+  const late = items.find(({ movement }) => movement.slug === landingLimits.position);
+  const place = { at: 'before', item: first.item.id } as const;
   return [
     {
       severity: 'caution',
-      itemIds: early.map(({ item }) => item.id),
+      itemIds: [...new Set(early.map(({ item }) => item.id))],
       fact: { kind: 'landing-not-practised' },
-      mend: practised
-        ? [{ kind: 'move', item: practised.item.id, place: { at: 'before', item: first.item.id } }]
-        : [{ kind: 'insert', item: mendItem(position, context), place: { at: 'before', item: first.item.id } }],
+      mend: late ? [{ kind: 'move', item: late.item.id, place }] : [{ kind: 'insert', item: mendItem(position, context), place }],
     },
   ];
-}
-
-/** Whether a movement is among what has to stand before another, however far back. */
-function restsOn(movement: Movement, slug: string, library: Library, seen = new Set<string>()): boolean {
-  return movement.prerequisites.some(({ movement: first }) => {
-    if (first === slug) return true;
-    if (seen.has(first)) return false;
-    seen.add(first);
-    const before = library.get(first);
-    return before !== undefined && restsOn(before, slug, library, seen);
-  });
 }

@@ -1,16 +1,18 @@
 import type { PlanEdit } from '../class-plan/edit.js';
 import type { Library } from '../movement/library.js';
+import { listText } from '../values/list-text.js';
 
 /** What a mend does, from its edits; a check that knows better says it itself. */
 export function mendWords(mend: readonly PlanEdit[], library: Library): string {
   const [edit, ...others] = mend;
   switch (edit?.kind) {
     case 'insert': {
-      const name = library.get(edit.item.movement)?.name ?? edit.item.movement;
-      return others.length === 1 ? `Do “${name}” instead` : `Put in “${name}”`;
+      const names = mend.flatMap((one) => (one.kind === 'insert' ? [library.get(one.item.movement)?.name ?? one.item.movement] : []));
+      const quoted = listText([...new Set(names)].map((name) => `“${name}”`));
+      return others.some(({ kind }) => kind === 'remove') ? `Do ${quoted} instead` : `Put in ${quoted}`;
     }
     case 'move':
-      return 'Move it before';
+      return others.length > 0 ? 'Move them before' : 'Move it before';
     case 'set-sides':
       return 'Do both sides';
     default:

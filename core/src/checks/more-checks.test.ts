@@ -102,10 +102,10 @@ describe('cold-static', () => {
     aPlan({ 'warm-up': [timed('jog', seconds)], mobilise: [anItem('stretch', { dose: hold(8) })] });
 
   it('stops a held stretch of a body that is not warm, and warms it first', () => {
-    expect(findingsOf('cold-static', after(120), library)).toEqual([]);
-    const [finding] = findingsOf('cold-static', after(119), library);
+    expect(findingsOf('cold-static', after(80), library)).toEqual([]);
+    const [finding] = findingsOf('cold-static', after(79), library);
     expect(finding).toMatchObject({ severity: 'stop', itemIds: ['stretch'] });
-    expect(findingsOf('cold-static', mended(after(119), finding), library)).toEqual([]);
+    expect(findingsOf('cold-static', mended(after(79), finding), library)).toEqual([]);
   });
 
   it('lets a moving stretch be', () => {
@@ -118,7 +118,7 @@ describe('static-before-power', () => {
   const library = aLibrary(
     aMovement('sit', { kind: 'static-stretch', lengthens: ['hips'] }),
     aMovement('swing', { kind: 'dynamic-stretch', lengthens: ['hips'] }),
-    aMovement('kick', { kind: 'skill', effort: 3 }),
+    aMovement('kick', { kind: 'skill', effort: 4 }),
   );
   const held = (seconds: number): ClassPlan => aPlan({ mobilise: [anItem('sit', { dose: hold(seconds) })], skill: [anItem('kick')] });
   const found = (plan: ClassPlan, stretchingSchool: 'early-static' | 'dynamic-first' = 'dynamic-first') =>
@@ -127,7 +127,7 @@ describe('static-before-power', () => {
   it('lets a hold of ten seconds be, not of eleven, and puts a moving stretch in its place', () => {
     expect(found(held(10))).toEqual([]);
     const [finding] = found(held(11));
-    expect(finding).toMatchObject({ severity: 'caution', itemIds: ['sit', 'kick'] });
+    expect(finding).toMatchObject({ severity: 'caution', itemIds: ['sit'] });
     expect(mended(held(11), finding).sections[0]?.items.map(({ movement }) => movement)).toEqual(['swing']);
   });
 
@@ -244,14 +244,11 @@ describe('who can do it', () => {
   const skill = aMovement('walkover', { kind: 'skill', prerequisites: [{ movement: 'gone', mark: 'alone' }] });
   const library = aLibrary(wanting, skill);
 
-  it('stops a class in which a child has no version, and says why; upside down on tiles it stops twice', () => {
+  it('stops a class in which a child has no version, and says why, once: upside down on tiles it is the floor', () => {
     const child = aChildInClass('kid', {}, { surface: 'tiles' });
     const { findings } = evaluated(aPlan({ skill: [anItem('roll')] }), library, { children: [child, aChildInClass('other')] });
     const about = findings.filter(({ check }) => check === 'no-version' || check === 'surface');
-    expect(about).toMatchObject([
-      { severity: 'stop', childIds: ['kid'] },
-      { severity: 'stop', childIds: ['kid'] },
-    ]);
+    expect(about).toMatchObject([{ check: 'surface', severity: 'stop', childIds: ['kid'] }]);
   });
 
   it('stops a skill that a child is not ready for while nothing else fits', () => {

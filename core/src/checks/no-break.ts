@@ -1,16 +1,32 @@
 import { clockText } from '../values/clock-text.js';
-import type { PlanEdit } from '../class-plan/edit.js';
+import type { MovementKind } from '../movement/kind.js';
 import type { TimedItem } from '../timing/timeline.js';
 import type { Seconds } from '../values/unit.js';
-import { defineCheck, type CheckContext } from './check.js';
+import { defineCheck } from './check.js';
+import { byAge } from './each-body.js';
 import type { Found } from './finding.js';
-import { mendItem, suitableMovement } from './suitable-movement.js';
+import { dryParts } from './no-drink.js';
+import { drinksInside, partedBy, type Unparted } from './without-pause.js';
 
-export const breakLimits = { youngUpToYears: 8, youngSeconds: 12 * 60, olderSeconds: 15 * 60, restSeconds: 30 } as const;
+export const breakLimits = {
+  /** Of working time, by age. */
+  working: [
+    { upToYears: 8, limit: 12 * 60 },
+    { upToYears: 99, limit: 15 * 60 },
+  ],
+  /** So long a talk, breathing or a pause between rounds is a rest; a drink is one however long. */
+  restSeconds: 30,
+} as const;
 
-/** A drink, or at least half a minute at rest. */
-export function isBreak({ movement, seconds }: TimedItem): boolean {
-  return movement.kind === 'break' || (movement.effort === 0 && seconds >= breakLimits.restSeconds);
+const resting: ReadonlySet<MovementKind> = new Set(['breathing', 'talk']);
+
+/** A drink; breathing or a talk of half a minute; the pause between two rounds. Listening before an item is none. */
+export function isBreak({ movement, seconds, roundRestSeconds }: TimedItem): boolean {
+  return (
+    movement.kind === 'break' ||
+    (resting.has(movement.kind) && seconds >= breakLimits.restSeconds) ||
+    roundRestSeconds >= breakLimits.restSeconds
+  );
 }
 
 export interface Fact {
@@ -19,49 +35,31 @@ export interface Fact {
   readonly limitSeconds: Seconds;
 }
 
-/** Too long without a drink or rest; one finding for each such stretch. */
+/** What bodies do themselves: all but listening and going there. */
+const workingOf = (part: Unparted): Seconds =>
+  part.reduce((sum, { movement, parts }) => sum + (movement.effort === 0 ? 0 : parts.setUp + parts.work + parts.sideChange), 0);
+
+/** Too much work without a rest. Where nobody drinks for too long, that is said instead: its mend is the same. */
 export const noBreak = defineCheck({
   id: 'no-break',
   look: (context): readonly Found<Fact>[] => {
-    const limitSeconds = context.youngestYears <= breakLimits.youngUpToYears ? breakLimits.youngSeconds : breakLimits.olderSeconds;
-    return stretchesWithoutBreak(context.timeline.items).flatMap((stretch): readonly Found<Fact>[] => {
-      const seconds = Math.round(stretch.reduce((sum, timed) => sum + timed.seconds, 0));
-      if (seconds <= limitSeconds) return [];
-      const itemIds = stretch.map(({ item }) => item.id);
-      return [
-        {
-          severity: 'caution',
-          itemIds,
-          fact: { kind: 'no-break', seconds, limitSeconds },
-          mend: breakInside(context, stretch),
-        },
-      ];
-    });
+    const limitSeconds = byAge(breakLimits.working)(context.youngestYears);
+    const dry = new Set(dryParts(context).parts.flat());
+    const parts = partedBy(context.timeline.items, isBreak).filter(
+      (part) => Math.round(workingOf(part)) > limitSeconds && !part.every((timed) => dry.has(timed)),
+    );
+    if (parts.length === 0) return [];
+    return [
+      {
+        severity: 'caution',
+        itemIds: [...new Set(parts.flatMap((part) => part.map(({ item }) => item.id)))],
+        fact: { kind: 'no-break', seconds: Math.round(Math.max(...parts.map(workingOf))), limitSeconds },
+        mend: drinksInside(context, parts, null),
+      },
+    ];
   },
   words: ({ seconds, limitSeconds }) => ({
-    title: `${clockText(seconds)} without a drink`,
+    title: `${clockText(seconds)} of work without a rest`,
     sentence: `At this age ${String(limitSeconds / 60)} minutes are usual.`,
   }),
 });
-
-function stretchesWithoutBreak(items: readonly TimedItem[]): readonly (readonly TimedItem[])[] {
-  const stretches: TimedItem[][] = [[]];
-  for (const timed of items) {
-    if (isBreak(timed)) stretches.push([]);
-    else if (timed.roundRestSeconds >= breakLimits.restSeconds) stretches.push([timed]);
-    else stretches.at(-1)?.push(timed);
-  }
-  return stretches;
-}
-
-/** A drink where the longer of the two parts is shortest; no mend inside one long item, which cannot be parted. */
-function breakInside(context: CheckContext, stretch: readonly TimedItem[]): readonly PlanEdit[] | null {
-  const drink = suitableMovement(context, ['break'], () => 0);
-  const [first, ...rest] = stretch;
-  const last = stretch.at(-1);
-  if (!drink || !first || !last) return null;
-  const longerPart = (at: TimedItem): Seconds =>
-    Math.max(at.startSecond - first.startSecond, last.startSecond + last.seconds - at.startSecond);
-  const best = rest.toSorted((a, b) => longerPart(a) - longerPart(b))[0];
-  return best ? [{ kind: 'insert', item: mendItem(drink, context), place: { at: 'before', item: best.item.id } }] : null;
-}

@@ -1,8 +1,10 @@
+import { groupBy } from '../values/group-by.js';
 import { barWords } from '../versions/version-words.js';
-import type { Bar } from '../versions/version.js';
+import type { Bar, Version } from '../versions/version.js';
 import { defineCheck } from './check.js';
 import { childCount } from './child-count.js';
 import type { Found } from './finding.js';
+import { isToldAsPrerequisite } from './prerequisite.js';
 import { byItem, childrenOf, isAgainstHealth } from './who-cannot.js';
 
 export interface Fact {
@@ -11,20 +13,32 @@ export interface Fact {
   readonly bar: Bar;
 }
 
-/** Room and things keep a child from an item without harm; what else does – body, age, grade, an adult missing – is a stop. */
-const isHarmless = (bar: Bar | null): boolean => bar?.kind === 'home' && bar.need !== 'adult' && bar.need !== 'surface';
-
-/** A child expected has no version of an item, whatever keeps it from it. */
+/**
+ * Children expected have no version of an item, for a reason of body or safety: age, health, grade. What a home lacks is said by the
+ * checks of homes, a missing prerequisite by its own. One finding per reason.
+ */
 export const noVersion = defineCheck({
   id: 'no-version',
-  look: (context): readonly Found<Fact>[] =>
-    byItem(context, (version) => version.tier === null || isAgainstHealth(version)).map(({ item, versions }) => ({
-      severity: versions.every(({ bar }) => isHarmless(bar)) ? 'caution' : 'stop',
-      itemIds: [item.id],
-      childIds: childrenOf(versions),
-      fact: { kind: 'no-version', children: versions.length, bar: versions[0]?.bar ?? { kind: 'age', leastAge: 0 } },
-      mend: null,
-    })),
+  look: (context): readonly Found<Fact>[] => {
+    const barred = byItem(
+      context,
+      (version) => isAgainstHealth(version) || (version.tier === null && version.bar?.kind !== 'home'),
+    ).flatMap(({ item, movement, versions }) =>
+      versions
+        .filter(({ bar }) => !(bar?.kind === 'prerequisite' && isToldAsPrerequisite(movement.kind)))
+        .map((version): { readonly item: typeof item; readonly version: Version } => ({ item, version })),
+    );
+    return [...groupBy(barred, ({ version }) => JSON.stringify(version.bar)).values()].map((same): Found<Fact> => {
+      const childIds = [...new Set(childrenOf(same.map(({ version }) => version)))];
+      return {
+        severity: 'stop',
+        itemIds: [...new Set(same.map(({ item }) => item.id))],
+        childIds,
+        fact: { kind: 'no-version', children: childIds.length, bar: same[0]?.version.bar ?? { kind: 'age', leastAge: 0 } },
+        mend: null,
+      };
+    });
+  },
   words: ({ children, bar }, { name, library }) => ({
     title: `No version for ${childCount(children)}`,
     sentence:

@@ -9,15 +9,12 @@ export interface Fact {
   readonly children: number;
 }
 
-/**
- * Most children expected get another movement because of what they can do: then the item is wrong, not the children. One finding for
- * all such items. What a home does not allow is said by the rung and by the checks of homes.
- */
+/** Most children expected get another movement: then the item is wrong, not the children. One finding for all such items. */
 export const nobodyDoesIt = defineCheck({
   id: 'nobody-does-it',
   look: ({ versions, children }): readonly Found<Fact>[] => {
     const others = groupBy(
-      versions.filter(({ tier, bar }) => tier === 'instead' && bar?.kind !== 'home'),
+      versions.filter(({ tier }) => tier === 'instead'),
       ({ itemId }) => itemId,
     );
     const rare = [...others].filter(([, own]) => own.length * 2 > children.length);

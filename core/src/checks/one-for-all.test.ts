@@ -27,9 +27,21 @@ describe('one version for all', () => {
     const { timeline } = evaluated(planOf(['core']), library, { children: [able('a'), aChildInClass('b')] });
     expect(finding && wordsOf(finding, timeline, library)).toEqual({
       title: 'One version for all',
-      sentence: 'roll has others: one child would do an easier one.',
-      mend: 'Use all its versions',
+      sentence: 'roll: there are others, one child would do an easier one.',
+      mend: 'Use all versions',
     });
+  });
+
+  it('is one finding for all items of the class', () => {
+    const plan = aPlan({ skill: [anItem('roll', { tiers: ['core'] }), anItem('roll', { id: 'again', tiers: ['core'] })] });
+    const told = findingsOf('one-for-all', plan, library, { children: [able('a'), aChildInClass('b')] });
+    expect(told).toMatchObject([{ itemIds: ['roll', 'again'], childIds: ['b'] }]);
+    expect(findingsOf('one-for-all', mended(plan, told[0]), library, { children: [able('a'), aChildInClass('b')] })).toEqual([]);
+  });
+
+  it('asks only of what is learnt or trained: a stretch or a game may be one for all', () => {
+    const play = aLibrary(aMovement('rock'), aMovement('roll', { ...library.get('roll'), slug: 'roll', kind: 'game' }));
+    expect(findingsOf('one-for-all', planOf(['core']), play, { children: [able('a'), aChildInClass('b')] })).toEqual([]);
   });
 
   it('is silent where all versions are in use, where everybody does the same, for one child, and where it was set by hand', () => {

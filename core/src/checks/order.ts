@@ -1,5 +1,6 @@
+import type { PlanEdit } from '../class-plan/edit.js';
 import { sectionKinds, type SectionKind } from '../movement/section-kind.js';
-import { firstRounds } from '../timing/timeline.js';
+import { firstRounds, type TimedItem } from '../timing/timeline.js';
 import type { MovementSlug } from '../values/unit.js';
 import { defineCheck, type CheckContext } from './check.js';
 import type { Found } from './finding.js';
@@ -17,34 +18,43 @@ export const order = defineCheck({
       : { title: 'The basics come after', sentence: `${name}: the first leads to the second, and comes after it.` },
 });
 
+/** Strength comes before the game or phrase in some schools, after it in others. */
+const rankOf = (kind: SectionKind): number => sectionKinds.indexOf(kind === 'combination' ? 'strength' : kind);
+
 function sectionsOutOfOrder({ plan }: CheckContext): readonly Found<Fact>[] {
   const used = plan.sections.filter(({ items }) => items.length > 0);
-  return used.flatMap((section, index): readonly Found<Fact>[] => {
+  const late = used.flatMap((section, index) => {
     const before = used[index - 1];
-    if (!before || sectionKinds.indexOf(before.kind) <= sectionKinds.indexOf(section.kind)) return [];
-    const itemIds = section.items.slice(0, 1).map(({ id }) => id);
-    return [{ severity: 'hint', itemIds, fact: { kind: 'section-late', section: section.kind, after: before.kind }, mend: null }];
+    return before && rankOf(before.kind) > rankOf(section.kind) ? [{ section, before }] : [];
   });
+  const [first] = late;
+  if (!first) return [];
+  const itemIds = late.flatMap(({ section }) => section.items.slice(0, 1).map(({ id }) => id));
+  return [{ severity: 'hint', itemIds, fact: { kind: 'section-late', section: first.section.kind, after: first.before.kind }, mend: null }];
 }
 
+/** What leads to a skill and comes only after it, with the skill. */
 function basicsAfterSkill({ timeline }: CheckContext): readonly Found<Fact>[] {
   const items = firstRounds(timeline.items);
-  return items.flatMap((skill, index): readonly Found<Fact>[] => {
+  const late = items.flatMap((skill, index) => {
     if (skill.movement.kind !== 'skill') return [];
     const wanted = new Set(skill.movement.prerequisites.map(({ movement }) => movement));
     if (wanted.size === 0) return [];
     const isPractised = (slug: MovementSlug): boolean => items.slice(0, index).some(({ movement }) => movement.slug === slug);
-    const late = items
+    // done again from the start, the skill may well be followed by its basics
+    if (items.slice(0, index).some(({ movement }) => wanted.has(movement.slug))) return [];
+    const basic = items
       .slice(index + 1)
       .find(({ movement: { slug, kind } }) => (kind === 'drill' || kind === 'basic') && wanted.has(slug) && !isPractised(slug));
-    if (!late) return [];
-    return [
-      {
-        severity: 'hint',
-        itemIds: [late.item.id, skill.item.id],
-        fact: { kind: 'drill-after-skill' },
-        mend: [{ kind: 'move', item: late.item.id, place: { at: 'before', item: skill.item.id } }],
-      },
-    ];
+    return basic ? [{ basic, skill }] : [];
   });
+  if (late.length === 0) return [];
+  const moved = new Set<TimedItem>();
+  const mend = late.flatMap(({ basic, skill }): readonly PlanEdit[] => {
+    if (moved.has(basic)) return [];
+    moved.add(basic);
+    return [{ kind: 'move', item: basic.item.id, place: { at: 'before', item: skill.item.id } }];
+  });
+  const itemIds = [...new Set(late.flatMap(({ basic, skill }) => [basic.item.id, skill.item.id]))];
+  return [{ severity: 'hint', itemIds, fact: { kind: 'drill-after-skill' }, mend }];
 }

@@ -1,5 +1,7 @@
+import { groupBy } from '../values/group-by.js';
+import type { MovementKind } from '../movement/kind.js';
 import type { MovementSlug } from '../values/unit.js';
-import { defineCheck } from './check.js';
+import { defineCheck, type CheckContext } from './check.js';
 import { childCount } from './child-count.js';
 import type { Found } from './finding.js';
 import { byItem, childrenOf } from './who-cannot.js';
@@ -10,20 +12,29 @@ export interface Fact {
   readonly children: number;
 }
 
-/** A skill of which a child lacks a prerequisite, and neither a version nor something else fits. */
+const learnt: ReadonlySet<MovementKind> = new Set(['skill', 'combination', 'drill']);
+
+/** Skills for which children lack a prerequisite, and neither a version nor something else fits: one finding per prerequisite. */
 export const prerequisite = defineCheck({
   id: 'prerequisite',
   look: (context): readonly Found<Fact>[] =>
-    byItem(context, ({ tier, bar }) => tier === null && bar?.kind === 'prerequisite').flatMap(
-      ({ item, movement, versions }): readonly Found<Fact>[] => {
-        const bar = versions[0]?.bar;
-        if (bar?.kind !== 'prerequisite' || !['skill', 'combination', 'drill'].includes(movement.kind)) return [];
-        const fact: Fact = { kind: 'prerequisite', movement: bar.movement, children: versions.length };
-        return [{ severity: 'stop', itemIds: [item.id], childIds: childrenOf(versions), fact, mend: null }];
-      },
-    ),
+    [...groupBy(lacking(context), ({ wanted }) => wanted)].map(([movement, items]): Found<Fact> => {
+      const childIds = [...new Set(items.flatMap(({ versions }) => childrenOf(versions)))];
+      const fact: Fact = { kind: 'prerequisite', movement, children: childIds.length };
+      return { severity: 'stop', itemIds: [...new Set(items.map(({ item }) => item.id))], childIds, fact, mend: null };
+    }),
   words: ({ movement, children }, { name, library }) => ({
     title: 'Not ready for it yet',
     sentence: `${name}: ${childCount(children)} ${children === 1 ? 'has' : 'have'} not shown ${library.get(movement)?.name ?? movement} alone, and nothing else fits.`,
   }),
 });
+
+function lacking(context: CheckContext) {
+  return byItem(context, ({ tier, bar }) => tier === null && bar?.kind === 'prerequisite').flatMap(({ item, movement, versions }) => {
+    const bar = versions[0]?.bar;
+    return bar?.kind === 'prerequisite' && learnt.has(movement.kind) ? [{ item, versions, wanted: bar.movement }] : [];
+  });
+}
+
+/** What another finding says already: no-version is silent on it. */
+export const isToldAsPrerequisite = (kind: MovementKind): boolean => learnt.has(kind);

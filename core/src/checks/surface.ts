@@ -1,14 +1,33 @@
 import type { Hazard } from '../movement/hazard.js';
-import { defineCheck } from './check.js';
-import { asReckonedWords, homeLacks, homeLacksWords } from './home-lacks.js';
+import type { Movement } from '../movement/movement.js';
+import { firstRounds } from '../timing/timeline.js';
+import { defineCheck, type CheckContext } from './check.js';
+import type { Found, Severity } from './finding.js';
+import { asReckonedWords, homeLacks, homeLacksWords, type HomeLacks } from './home-lacks.js';
 
 const graveHazards: readonly Hazard[] = ['inverted', 'neck-load'];
 
-/** The floor at home is not for it. */
+const severityOf = ({ hazards }: Movement): Severity => (graveHazards.some((hazard) => hazards.includes(hazard)) ? 'stop' : 'caution');
+
+export type Fact = HomeLacks | { readonly kind: 'own-floor' };
+
+/** The floor at home is not for it, or the floor where it is taught and shown. */
 export const surface = defineCheck({
   id: 'surface',
-  look: (context) =>
-    homeLacks(context, 'surface', ({ hazards }) => (graveHazards.some((hazard) => hazards.includes(hazard)) ? 'stop' : 'caution')),
-  words: homeLacksWords('Floor not for it'),
+  look: (context): readonly Found<Fact>[] => [...homeLacks(context, 'surface', severityOf), ...ownFloor(context)],
+  words: (fact, told) =>
+    fact.kind === 'home-lacks'
+      ? homeLacksWords('Floor not for it')(fact, told)
+      : { title: 'Your floor is not for it', sentence: `${told.name} wants another floor than there is where you teach.` },
   mendWords: asReckonedWords,
 });
+
+/** Who shows it is not spared by being grown up; only told where the floor is known. */
+function ownFloor({ timeline, room }: CheckContext): readonly Found<Fact>[] {
+  const own = room?.surface;
+  if (!own) return [];
+  const itemIds = firstRounds(timeline.items)
+    .filter(({ movement: { needs } }) => needs.surface !== 'any-dry' && !needs.surface.includes(own))
+    .map(({ item }) => item.id);
+  return itemIds.length === 0 ? [] : [{ severity: 'caution', itemIds, fact: { kind: 'own-floor' }, mend: null }];
+}

@@ -1,32 +1,39 @@
+import type { MovementKind } from '../movement/kind.js';
 import { defineCheck } from './check.js';
+import { byAge } from './each-body.js';
 import type { Found } from './finding.js';
 
-/** How many new skills a class takes, by age; safety.md. */
-export const newSkillLimits = [
-  { upToYears: 6, skills: 1 },
-  { upToYears: 9, skills: 2 },
-  { upToYears: 99, skills: 3 },
+/** How many new skills, drills and combinations a class takes, by the mean age; safety.md. */
+export const newLimits = [
+  { upToYears: 6, limit: 1 },
+  { upToYears: 9, limit: 2 },
+  { upToYears: 99, limit: 3 },
 ] as const;
+
+const learnt: ReadonlySet<MovementKind> = new Set(['skill', 'drill', 'combination']);
 
 export interface Fact {
   readonly kind: 'too-much-new';
-  readonly skills: number;
+  readonly fresh: number;
   readonly most: number;
 }
 
-/** More new skills than children of this age take in. */
+/** More that is new than children of this age take in. */
 export const tooMuchNew = defineCheck({
   id: 'too-much-new',
-  look: ({ timeline, youngestYears }): readonly Found<Fact>[] => {
-    const most = newSkillLimits.find(({ upToYears }) => youngestYears <= upToYears)?.skills ?? 3;
-    const fresh = timeline.items.filter(({ movement, familiarity }) => movement.kind === 'skill' && familiarity === 'new');
-    const skills = new Set(fresh.map(({ movement }) => movement.slug)).size;
-    if (skills <= most) return [];
-    const itemIds = fresh.map(({ item }) => item.id);
-    return [{ severity: 'caution', itemIds, fact: { kind: 'too-much-new', skills, most }, mend: null }];
+  look: ({ timeline, meanYears, isGroupKnown }): readonly Found<Fact>[] => {
+    const most = byAge(newLimits)(meanYears);
+    const fresh = timeline.items.filter(
+      ({ movement, familiarity, item }) =>
+        learnt.has(movement.kind) && familiarity === 'new' && (isGroupKnown || item.familiarity === 'new'),
+    );
+    const count = new Set(fresh.map(({ movement }) => movement.slug)).size;
+    if (count <= most) return [];
+    const itemIds = [...new Set(fresh.map(({ item }) => item.id))];
+    return [{ severity: 'caution', itemIds, fact: { kind: 'too-much-new', fresh: count, most }, mend: null }];
   },
-  words: ({ skills, most }) => ({
-    title: `${String(skills)} new skills`,
-    sentence: `At this age ${most === 1 ? 'one is' : `${String(most)} are`} enough for one class.`,
+  words: ({ fresh, most }, { name }) => ({
+    title: `${String(fresh)} things new`,
+    sentence: `${name}: at this age ${most === 1 ? 'one new thing is' : `${String(most)} new things are`} enough for one class.`,
   }),
 });

@@ -1,46 +1,88 @@
 import { regionWord } from '../movement/region-word.js';
 import { capitalised } from '../values/capitalised.js';
-import { groupBy } from '../values/group-by.js';
+import { listText } from '../values/list-text.js';
 import type { PlanEdit } from '../class-plan/edit.js';
-import type { Region } from '../movement/region.js';
-import { unpreparedLoads, type UnpreparedLoad } from '../preparation/prepared-region.js';
+import type { Movement } from '../movement/movement.js';
+import type { Load, Region } from '../movement/region.js';
+import { bodiesThrough, graveRegions } from '../preparation/bodies.js';
+import type { TimedItem } from '../timing/timeline.js';
 import { defineCheck, type CheckContext } from './check.js';
 import type { Found } from './finding.js';
 import { mendItem, suitableMovement } from './suitable-movement.js';
 
-const graveRegions: ReadonlySet<Region> = new Set(['wrists', 'neck', 'lower-back']);
-
 export interface Fact {
   readonly kind: 'unprepared-region';
+  /** In the order in which they are loaded. */
+  readonly regions: readonly Region[];
+}
+
+/** The trunk bears its load by what it does: only much of it wants readying. */
+const bornBy: ReadonlySet<Region> = new Set(['core', 'hip-flexors']);
+
+const counts = ({ kind }: Movement, { region, amount }: Load): boolean => kind !== 'pulse-raiser' && amount >= (bornBy.has(region) ? 3 : 2);
+
+interface Unready {
+  readonly timed: TimedItem;
   readonly region: Region;
 }
 
-/** An item loads a region that nothing has prepared in the last 15 minutes: one finding per region, with all such items. */
+/** Items load regions that nothing has readied in the last 15 minutes and that are not in use: grave ones together, others together. */
 export const unpreparedRegion = defineCheck({
   id: 'unprepared-region',
   look: (context): readonly Found<Fact>[] => {
-    const byRegion = groupBy(unpreparedLoads(context.timeline), ({ region }) => region);
-    return [...byRegion].flatMap(([region, loads]): readonly Found<Fact>[] => [
-      {
-        severity: graveRegions.has(region) ? 'stop' : 'caution',
-        itemIds: loads.map(({ timed }) => timed.item.id),
-        fact: { kind: 'unprepared-region', region },
-        mend: prepareFirst(context, region, loads[0]),
-      },
-    ]);
+    const bodies = bodiesThrough(context.timeline);
+    const unready = context.timeline.items.flatMap((timed, index): readonly Unready[] =>
+      (bodies[index]?.loads ?? []).flatMap(({ load, readySecondsAgo }) =>
+        readySecondsAgo === null && counts(timed.movement, load) ? [{ timed, region: load.region }] : [],
+      ),
+    );
+    const told = (severity: 'stop' | 'caution', some: readonly Unready[]): readonly Found<Fact>[] =>
+      some.length === 0
+        ? []
+        : [
+            {
+              severity,
+              itemIds: [...new Set(some.map(({ timed }) => timed.item.id))],
+              fact: { kind: 'unprepared-region', regions: [...new Set(some.map(({ region }) => region))] },
+              mend: prepareFirst(context, some),
+            },
+          ];
+    return [
+      ...told(
+        'stop',
+        unready.filter(({ region }) => graveRegions.has(region)),
+      ),
+      ...told(
+        'caution',
+        unready.filter(({ region }) => !graveRegions.has(region)),
+      ),
+    ];
   },
-  words: ({ region }, { name }) => ({
-    title: `${capitalised(regionWord(region))} not prepared`,
-    sentence: `${name}: nothing in the 15 minutes before readies the ${regionWord(region)}.`,
+  words: ({ regions }, { name }) => ({
+    title: `${capitalised(listText(regions.map(regionWord)))} not prepared`,
+    sentence: `${name}: nothing in the 15 minutes before readies the ${listText(regions.map(regionWord))}.`,
   }),
 });
 
-/** Puts the gentlest movement that prepares the region before the first item that needs it; on the same level if there is one. */
-function prepareFirst(context: CheckContext, region: Region, first: UnpreparedLoad | undefined): readonly PlanEdit[] | null {
-  if (!first) return null;
-  const preparer = suitableMovement(context, ['mobiliser', 'dynamic-stretch'], (movement) => {
-    if (!movement.prepares.includes(region) || movement.loads.some((load) => load.amount >= 2)) return null;
-    return (movement.level === first.timed.movement.level ? 0 : 10) + movement.effort;
-  });
-  return preparer && [{ kind: 'insert', item: mendItem(preparer, context), place: { at: 'before', item: first.timed.item.id } }];
+/**
+ * Before the first item that needs it, the gentlest movement that readies a region, on the same level if there is one; one that readies
+ * several of them is taken for all.
+ */
+function prepareFirst(context: CheckContext, unready: readonly Unready[]): readonly PlanEdit[] | null {
+  const edits: PlanEdit[] = [];
+  const open = [...unready];
+  for (let first = open[0]; first; first = open[0]) {
+    const { timed, region } = first;
+    const also = new Set(open.filter((one) => one.timed === timed).map((one) => one.region));
+    const preparer = suitableMovement(context, ['mobiliser', 'dynamic-stretch'], (movement) => {
+      if (!movement.prepares.includes(region) || movement.loads.some((load) => load.amount >= 2)) return null;
+      const shared = movement.prepares.filter((one) => also.has(one)).length;
+      return (movement.level === timed.movement.level ? 0 : 10) + movement.effort - 3 * shared;
+    });
+    if (!preparer) return null;
+    edits.push({ kind: 'insert', item: mendItem(preparer, context), place: { at: 'before', item: timed.item.id } });
+    const done = new Set(preparer.prepares);
+    open.splice(0, open.length, ...open.filter((one) => !done.has(one.region)));
+  }
+  return edits;
 }

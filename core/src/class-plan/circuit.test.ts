@@ -75,7 +75,7 @@ describe('a circuit', () => {
   it('takes a rest of half a minute between rounds as a rest', () => {
     const long = after(
       circuited,
-      ...['squat', 'plank', 'jump'].map((item) => ({ kind: 'set-dose', item, dose: { kind: 'timed', seconds: 110 } }) as const),
+      ...['squat', 'plank', 'jump'].map((item) => ({ kind: 'set-dose', item, dose: { kind: 'timed', seconds: 95 } }) as const),
     );
     const circuit = long.circuits?.[0]?.id ?? '';
     expect(findingsOf('no-break', long, library)).toEqual([]);

@@ -1,5 +1,6 @@
+import { activeSecondsOf, type Dose } from './dose.js';
 import type { AgeBand } from './age-band.js';
-import type { Movement } from './movement.js';
+import { doseFor, type Movement } from './movement.js';
 import type { Seconds } from '../values/unit.js';
 
 /** The longest hold by age (safety.md, hold-too-long): a stretch, and a support or shape held by strength. Usual cautions. */
@@ -9,7 +10,41 @@ export const longestHold: Readonly<Record<AgeBand, { readonly stretch: Seconds; 
   '10-13': { stretch: 30, support: 60 },
 };
 
-/** The longest hold of a movement for an age; resting and breathing are not held. */
-export function longestHoldOf({ kind }: Pick<Movement, 'kind'>, band: AgeBand): Seconds {
+/** How many times as long as it is usually done at an age a skill may be held. */
+const skillTimes = 2;
+
+/** In whole years: up to 6, 7 to 9, 10 and more. */
+export function holdBandOf(years: number): AgeBand {
+  if (years < 7) return '4-6';
+  return years < 10 ? '7-9' : '10-13';
+}
+
+/** The longest hold that an entry of the library may say for an age. */
+export function longestHoldOfKind(kind: Movement['kind'], band: AgeBand): Seconds {
   return kind === 'static-stretch' ? longestHold[band].stretch : longestHold[band].support;
+}
+
+/** The longest single hold of a movement for an age; Infinity for what rests. A skill is held twice as long as it usually is. */
+export function longestHoldOf(movement: Pick<Movement, 'kind' | 'effort' | 'dose'>, band: AgeBand): Seconds {
+  if (movement.effort === 0) return Infinity;
+  const own = movement.kind === 'skill' ? doseFor(movement, band) : null;
+  return own?.kind === 'hold' ? skillTimes * own.holdSeconds : longestHoldOfKind(movement.kind, band);
+}
+
+/**
+ * How long a dose holds at a stretch and how long it may, where it is more: written as a hold, or as a time of something that is held.
+ * @returns null where it is not held, or not too long
+ */
+export function heldTooLong(
+  movement: Pick<Movement, 'kind' | 'effort' | 'dose'>,
+  dose: Dose,
+  band: AgeBand,
+): { readonly seconds: Seconds; readonly limitSeconds: Seconds } | null {
+  const limit = longestHoldOf(movement, band);
+  if (dose.kind === 'hold') return dose.holdSeconds > limit ? { seconds: dose.holdSeconds, limitSeconds: limit } : null;
+  const own = doseFor(movement, band);
+  if (dose.kind !== 'timed' || own?.kind !== 'hold') return null;
+  // of a skill that is held again and again within a time, the whole of it counts
+  const limitSeconds = movement.kind === 'skill' ? skillTimes * activeSecondsOf(own) : limit;
+  return dose.seconds > limitSeconds ? { seconds: dose.seconds, limitSeconds } : null;
 }

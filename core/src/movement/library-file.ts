@@ -2,7 +2,7 @@ import { accepted, refused, type Result } from '../values/result.js';
 import { ageBands } from './age-band.js';
 import { doseFaults, doseFields, doseKinds, type Dose } from './dose.js';
 import { hazards } from './hazard.js';
-import { longestHoldOf } from './hold-limits.js';
+import { longestHoldOfKind } from './hold-limits.js';
 import { movementKinds } from './kind.js';
 import { poseNames } from '../figure/pose-book.js';
 import { libraryOf, type Library } from './library.js';
@@ -259,11 +259,11 @@ function shapeFaults(name: string, entry: Fields): readonly LibraryFault[] {
 /** On one leg is on the left or on the right; a game or a phrase has its own order. */
 const oneSidedKinds: ReadonlySet<Movement['kind']> = new Set(['static-stretch', 'dynamic-stretch', 'basic', 'drill', 'skill', 'strength']);
 
-function longHolds({ slug, kind, dose }: Movement): readonly LibraryFault[] {
+function longHolds(movement: Movement): readonly LibraryFault[] {
   return ageBands.flatMap((band) => {
-    const own = dose[band];
-    const most = longestHoldOf({ kind }, band);
-    return own?.kind === 'hold' && own.holdSeconds > most ? [fault(slug, `dose.${band}`, 'contradiction', own.holdSeconds)] : [];
+    const own = movement.dose[band];
+    const most = longestHoldOfKind(movement.kind, band);
+    return own?.kind === 'hold' && own.holdSeconds > most ? [fault(movement.slug, `dose.${band}`, 'contradiction', own.holdSeconds)] : [];
   });
 }
 

@@ -1,4 +1,4 @@
-import { framings, marks, surfaces, tierNames } from './movement.js';
+import { framings, littleRoomWays, marks, surfaces, tierNames } from './movement.js';
 import { hazards } from './hazard.js';
 import { postures } from './posture.js';
 import { regions } from './region.js';
@@ -121,6 +121,7 @@ export const fieldShapes: Readonly<Record<string, Shape>> = {
         schema: { anyOf: [{ const: 'any-dry' }, listOf(wordOf(surfaces)).schema] },
       },
       footprint: fieldsOf({ lengthM: number(0, 50), widthM: number(0, 50) }),
+      inLittleRoom: fieldsOf({ how: oneOf(littleRoomWays), lengthM: number(0, 50), widthM: number(0, 50) }),
       headroomM: number(0, 20),
       equipment: listOf(text),
       wall: flag,
@@ -128,7 +129,7 @@ export const fieldShapes: Readonly<Record<string, Shape>> = {
       adult: oneOf(['none', 'at-hand', 'hands-on']),
       quiet: oneOf(['quiet', 'some-noise', 'loud']),
     },
-    ['surface', 'footprint', 'headroomM', 'equipment', 'wall', 'partner', 'adult', 'quiet'],
+    ['surface', 'footprint', 'inLittleRoom', 'headroomM', 'equipment', 'wall', 'partner', 'adult', 'quiet'],
   ),
   tiers: {
     ...mapOf(tier),

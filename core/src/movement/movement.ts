@@ -36,9 +36,26 @@ export interface Prerequisite {
   readonly mark: Mark;
 }
 
+/** Floor, whichever way round. */
+export interface Footprint {
+  readonly lengthM: Metres;
+  readonly widthM: Metres;
+}
+
+export const littleRoomWays = ['on-the-spot', 'there-and-back'] as const;
+export type LittleRoomWay = (typeof littleRoomWays)[number];
+
+/** A movement that travels, done without travelling or to and fro, and the floor that is left to it then. */
+export interface LittleRoom extends Footprint {
+  readonly how: LittleRoomWay;
+}
+
 export interface Needs {
   readonly surface: 'any-dry' | readonly Surface[];
-  readonly footprint: { readonly lengthM: Metres; readonly widthM: Metres };
+  /** As a grown-up needs it; a child in proportion to its height. */
+  readonly footprint: Footprint;
+  /** How it is done where there is less room than that; left out where it cannot be. */
+  readonly inLittleRoom?: LittleRoom;
   readonly headroomM: Metres;
   readonly equipment: readonly string[];
   readonly wall: boolean;
@@ -115,7 +132,7 @@ export interface Movement {
 }
 
 /** @returns the dose for a band; where the movement is not for that age, the nearest band that has one, or null. */
-export function doseFor(movement: Movement, band: AgeBand): Dose | null {
+export function doseFor(movement: Pick<Movement, 'dose'>, band: AgeBand): Dose | null {
   const own = movement.dose[band];
   if (own) return own;
   return movement.dose['7-9'] ?? movement.dose['10-13'] ?? movement.dose['4-6'];

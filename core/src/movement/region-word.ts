@@ -12,6 +12,7 @@ const regionWords: Readonly<Record<Region, string>> = {
   adductors: 'inner thighs',
   hamstrings: 'back of the thighs',
   quadriceps: 'front of the thighs',
+  knees: 'knees',
   calves: 'calves',
   ankles: 'ankles',
 };

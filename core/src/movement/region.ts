@@ -10,6 +10,7 @@ export const regions = [
   'adductors',
   'hamstrings',
   'quadriceps',
+  'knees',
   'calves',
   'ankles',
 ] as const;

@@ -2,17 +2,19 @@ import type { Effort } from '../movement/effort.js';
 import type { Region } from '../movement/region.js';
 import type { Timeline } from '../timing/timeline.js';
 import type { ItemId, Seconds } from '../values/unit.js';
+import { bodiesThrough } from './bodies.js';
 import { onHandsSeconds } from './on-hands.js';
 import { preparationSettings } from './settings.js';
-import { isWarm, warmSecondsBefore } from './warmth.js';
 
 /** What an item asks of bodies and finds them like, where it comes first in the class. */
 export interface BodyAt {
   readonly effort: Effort;
-  /** Moved at effort ≥ 2 before it. */
-  readonly movedSeconds: Seconds;
+  /** How far they are on the way to warm, 0 to 1. */
+  readonly warmShare: number;
   readonly isWarm: boolean;
-  /** Regions loaded by 2 or more; how long ago each was prepared, null where nothing did in the last 15 minutes. */
+  /** They were warm, and have stood or moved gently since for three minutes. */
+  readonly isCooled: boolean;
+  /** Regions loaded by 2 or more; how long ago each was readied or in use, null where it was neither in the last 15 minutes. */
   readonly loads: readonly { readonly region: Region; readonly preparedSecondsAgo: Seconds | null }[];
   readonly prepares: readonly Region[];
   readonly onHandsSeconds: Seconds;
@@ -22,20 +24,16 @@ export interface BodyAt {
 export function bodyAt(timeline: Timeline, id: ItemId): BodyAt | null {
   const index = timeline.items.findIndex(({ item }) => item.id === id);
   const timed = timeline.items[index];
-  if (!timed) return null;
-  const { movement, startSecond } = timed;
-  const movedSeconds = warmSecondsBefore(timeline).get(id) ?? 0;
-  const preparedAgo = (region: Region): Seconds | null => {
-    const last = timeline.items.slice(0, index).findLast((one) => one.movement.prepares.includes(region));
-    const ago = last ? startSecond - last.startSecond - last.seconds : Infinity;
-    return ago <= preparationSettings.preparedForSeconds ? ago : null;
-  };
+  const body = bodiesThrough(timeline)[index];
+  if (!timed || !body) return null;
+  const { effort, prepares } = timed.movement;
   return {
-    effort: movement.effort,
-    movedSeconds,
-    isWarm: isWarm(movedSeconds),
-    loads: movement.loads.filter(({ amount }) => amount >= 2).map(({ region }) => ({ region, preparedSecondsAgo: preparedAgo(region) })),
-    prepares: movement.prepares,
-    onHandsSeconds: onHandsSeconds(timed),
+    effort,
+    warmShare: Math.min(1, body.effortSeconds / preparationSettings.warmEffortSeconds),
+    isWarm: body.isWarm,
+    isCooled: body.isCooled,
+    loads: body.loads.map(({ load: { region }, readySecondsAgo }) => ({ region, preparedSecondsAgo: readySecondsAgo })),
+    prepares,
+    onHandsSeconds: onHandsSeconds(timed, timed.item.dose),
   };
 }

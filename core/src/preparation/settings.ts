@@ -1,7 +1,13 @@
-/** When a body counts as warm and a region as prepared. Usual cautions, after model.md; a club can change each. */
+/** When a body counts as warm, as cooled off, and a region as prepared. Usual cautions, after model.md; a club can change each. */
 export const preparationSettings = {
-  warmEffort: 2,
-  warmSeconds: 120,
+  /** Σ effort × seconds of moving from which a body is warm. */
+  warmEffortSeconds: 240,
+  /** A gentle movement warms half as much as its effort says. */
+  gentleShare: 0.5,
+  /** So long at effort ≤ 1, and a warm body has cooled off … */
+  coolSeconds: 180,
+  /** … until it has moved so long at effort ≥ 2. */
+  rewarmSeconds: 30,
   preparedForSeconds: 15 * 60,
   smoothingSeconds: 60,
   curveStepSeconds: 10,

@@ -1,6 +1,8 @@
 import type { Library } from '../movement/library.js';
-import type { Movement } from '../movement/movement.js';
+import type { Footprint, Movement } from '../movement/movement.js';
+import { heightM, libraryHeightM } from '../movement/height.js';
 import type { ChildId, Metres } from '../values/unit.js';
+import type { ChildInClass } from './child-in-class.js';
 import type { Version } from './version.js';
 
 /** What a family needs for a class: of what its child does, and of nothing else. */
@@ -15,15 +17,18 @@ export interface HomeList {
   readonly partner: boolean;
 }
 
-/** Gathers what the versions of one child want of its home. */
-export function homeListOf(childId: ChildId, versions: readonly Version[], library: Library): HomeList {
+/** Gathers what the versions of one child want of its home: floor in proportion to its height, and less where it makes do with less. */
+export function homeListOf(
+  { id: childId, ageYears }: Pick<ChildInClass, 'id' | 'ageYears'>,
+  versions: readonly Version[],
+  library: Library,
+): HomeList {
   const own = versions.filter((one) => one.childId === childId && one.tier !== null);
   const done = own.flatMap((version) => {
     const movement = library.get(version.movement);
-    return movement ? [{ movement, equipment: equipmentOf(version, movement) }] : [];
+    return movement ? [{ movement, equipment: equipmentOf(version, movement), floor: floorOf(version, movement) }] : [];
   });
-  const long = ({ needs: { footprint } }: Movement): Metres => Math.max(footprint.lengthM, footprint.widthM);
-  const short = ({ needs: { footprint } }: Movement): Metres => Math.min(footprint.lengthM, footprint.widthM);
+  const scale = heightM(ageYears) / libraryHeightM;
   const movements = done.map(({ movement }) => movement);
   const standIns = new Map(
     done.flatMap(({ movement, equipment }) => equipment.map((thing) => [thing, movement.equipmentStandIns[thing] ?? []])),
@@ -31,15 +36,17 @@ export function homeListOf(childId: ChildId, versions: readonly Version[], libra
   const hands = movements.map(({ needs }) => needs.adult);
   return {
     childId,
-    lengthM: Math.max(0, ...movements.map(long)),
-    widthM: Math.max(0, ...movements.map(short)),
-    headroomM: Math.max(0, ...movements.map(({ needs }) => needs.headroomM)),
+    lengthM: scale * Math.max(0, ...done.map(({ floor }) => Math.max(floor.lengthM, floor.widthM))),
+    widthM: scale * Math.max(0, ...done.map(({ floor }) => Math.min(floor.lengthM, floor.widthM))),
+    headroomM: scale * Math.max(0, ...movements.map(({ needs }) => needs.headroomM)),
     things: [...standIns].map(([thing, instead]) => ({ thing, standIns: instead })),
     wantsSoftFloor: movements.some(({ needs }) => needs.surface !== 'any-dry' && !needs.surface.includes('wood')),
     adult: hands.includes('hands-on') ? 'hands-on' : hands.includes('at-hand') ? 'at-hand' : 'none',
     partner: movements.some(({ needs }) => needs.partner),
   };
 }
+
+const floorOf = ({ inLittleRoom }: Version, { needs }: Movement): Footprint => (inLittleRoom && needs.inLittleRoom) ?? needs.footprint;
 
 function equipmentOf({ tier }: Version, movement: Movement): readonly string[] {
   const said = tier === null || tier === 'instead' ? undefined : movement.tiers[tier]?.equipment;
@@ -48,7 +55,8 @@ function equipmentOf({ tier }: Version, movement: Movement): readonly string[] {
 
 /** The list as sentences for the parents. */
 export function homeListWords(list: HomeList): readonly string[] {
-  const metres = (value: Metres): string => value.toFixed(1);
+  // rounded up: who clears a little more stands free
+  const metres = (value: Metres): string => (Math.ceil(value * 10 - 0.01) / 10).toFixed(1);
   return [
     `Clear ${metres(list.lengthM)} × ${metres(list.widthM)} m of floor, ${metres(list.headroomM)} m high.`,
     ...(list.wantsSoftFloor ? ['On carpet, a mat or a thick rug.'] : []),

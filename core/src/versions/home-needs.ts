@@ -1,4 +1,5 @@
-import type { Movement } from '../movement/movement.js';
+import type { Footprint, LittleRoomWay, Movement } from '../movement/movement.js';
+import { heightM, libraryHeightM } from '../movement/height.js';
 import type { Home } from './child-in-class.js';
 
 export const homeNeeds = ['surface', 'space', 'equipment', 'adult', 'partner', 'quiet'] as const;
@@ -9,23 +10,29 @@ export type HomeNeed = (typeof homeNeeds)[number];
 const measuredToM = 0.05;
 
 /** What a movement wants of a home: of itself, or of one of its versions where that wants other things. */
-type Wanted = readonly [movement: Movement, equipment: readonly string[] | undefined, home: Home, startsAt: string | null];
+type Wanted = readonly [
+  movement: Movement,
+  equipment: readonly string[] | undefined,
+  home: Home,
+  ageYears: number,
+  /** When the class begins, `HH:MM`; null where that is not known: then no hour is quiet. */
+  startsAt: string | null,
+];
 
 /** Whether a home lacks it, need by need, in the order in which they are told. */
 const isLacking: Readonly<Record<HomeNeed, (...wanted: Wanted) => boolean>> = {
   surface: ({ needs }, _, home) => !standsOn(needs.surface, home),
-  space: ({ needs }, _, home) => !fitsInto(needs.footprint, home),
+  space: (movement, _, home, ageYears) => roomFor(movement, home, ageYears) === 'none',
   equipment: (movement, equipment, home) => missingThings(movement, equipment, home).length > 0,
   adult: ({ needs }, _, home) =>
     needs.adult === 'hands-on' ? home.adult !== 'in-the-room' : needs.adult === 'at-hand' && home.adult === 'not-at-hand',
   partner: ({ needs }, _, home) => needs.partner && !home.partner,
-  quiet: ({ needs }, _, home, startsAt) => needs.quiet === 'loud' && startsAt !== null && isQuietAt(home, startsAt),
+  quiet: ({ needs }, _, home, _age, startsAt) => needs.quiet === 'loud' && startsAt !== null && isQuietAt(home, startsAt),
 };
 
 /**
  * What a home lacks for a movement.
- * @param wanted the movement; the equipment of the version, where it differs from the movement's; the home; and when the class
- *   begins, `HH:MM`, or null where that is not known, and no hour is quiet.
+ * @param wanted the movement; the equipment of the version, where it differs from the movement's; the home; and how old and when
  */
 export function lacking(...wanted: Wanted): readonly HomeNeed[] {
   return homeNeeds.filter((need) => isLacking[need](...wanted));
@@ -43,10 +50,18 @@ function standsOn(wanted: Movement['needs']['surface'], { surface, things }: Hom
   return wanted.some((one) => things.some((thing) => thing.toLowerCase() === one.replace('-', ' ')));
 }
 
+/** How a movement fits into a home for a child of this age: as it is, as it is done in little room, or not at all. */
+export function roomFor({ needs }: Pick<Movement, 'needs'>, home: Home, ageYears: number): 'as-it-is' | LittleRoomWay | 'none' {
+  const scale = heightM(ageYears) / libraryHeightM;
+  if (fitsInto(needs.footprint, home, scale)) return 'as-it-is';
+  return needs.inLittleRoom && fitsInto(needs.inLittleRoom, home, scale) ? needs.inLittleRoom.how : 'none';
+}
+
 /** A phrase may be turned to go along the longer side of the room. */
-function fitsInto({ lengthM, widthM }: Movement['needs']['footprint'], { clearLengthM, clearWidthM }: Home): boolean {
-  const [long, short] = clearLengthM >= clearWidthM ? [clearLengthM, clearWidthM] : [clearWidthM, clearLengthM];
-  return Math.max(lengthM, widthM) <= long + measuredToM && Math.min(lengthM, widthM) <= short + measuredToM;
+function fitsInto({ lengthM, widthM }: Footprint, { clearLengthM, clearWidthM }: Home, scale: number): boolean {
+  const long = scale * Math.max(lengthM, widthM);
+  const short = scale * Math.min(lengthM, widthM);
+  return long <= Math.max(clearLengthM, clearWidthM) + measuredToM && short <= Math.min(clearLengthM, clearWidthM) + measuredToM;
 }
 
 /** Things that neither are there nor have a stand-in that is. */
@@ -58,8 +73,21 @@ export function missingThings(
   const wanted = equipment ?? movement.needs.equipment;
   if (wanted.length === 0) return wanted;
   const isThere = (phrase: string): boolean => things.some((thing) => namesThing(phrase, thing) || namesThing(thing, phrase));
-  return wanted.filter((thing) => !isThere(thing) && !(movement.equipmentStandIns[thing] ?? []).some(isThere));
+  return wanted.filter(
+    (thing) => !isThere(thing) && !(movement.equipmentStandIns[thing] ?? []).some((standIn) => everyday.has(standIn) || isThere(standIn)),
+  );
 }
+
+/** Stand-ins that no family names and every home has. */
+const everyday: ReadonlySet<string> = new Set([
+  'a belt',
+  'a light shirt',
+  'a rolled pair of socks',
+  'a tea towel',
+  'a towel',
+  'two shoe boxes',
+  'two thick books',
+]);
 
 /** Whether a phrase names a thing as a whole word: a ball is no ballet barre, and an iPad no pad. Of several words all are there. */
 function namesThing(phrase: string, thing: string): boolean {

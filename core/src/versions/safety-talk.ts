@@ -17,21 +17,26 @@ export function safetyTalkOf(
   children: readonly ChildInClass[],
   library: Library,
 ): readonly string[] {
-  const lists = children.map(({ id }) => homeListOf(id, versions, library));
+  const lists = children.map((child) => homeListOf(child, versions, library));
   const movements = timeline.items.map(({ movement }) => movement);
-  const [length, width] = [
-    Math.max(0, ...movements.map(({ needs }) => Math.max(needs.footprint.lengthM, needs.footprint.widthM))),
-    Math.max(0, ...movements.map(({ needs }) => Math.min(needs.footprint.lengthM, needs.footprint.widthM))),
-  ];
+  const floors = movements.map(({ needs: { footprint } }) => footprint);
+  // what the one clears who needs most; as the library says it where nobody is expected yet
+  const [length, width] =
+    lists.length > 0
+      ? [Math.max(...lists.map(({ lengthM }) => lengthM)), Math.max(...lists.map(({ widthM }) => widthM))]
+      : [
+          Math.max(0, ...floors.map(({ lengthM, widthM }) => Math.max(lengthM, widthM))),
+          Math.max(0, ...floors.map(({ lengthM, widthM }) => Math.min(lengthM, widthM))),
+        ];
   const jumps = movements.some(
     ({ hazards, view }) => hazards.includes('hard-landing') || hazards.includes('soft-landing') || view?.framing === 'jump',
   );
-  const floors = new Set(children.flatMap(({ home }) => home?.surface ?? []));
+  const surfaces = new Set(children.flatMap(({ home }) => home?.surface ?? []));
   const things = [...new Set(movements.flatMap(({ needs }) => needs.equipment))];
   const adults = lists.filter(({ adult }) => adult !== 'none').length;
   return [
-    [...floors].some((floor) => slippery.has(floor)) ? 'Bare feet on wood and tiles: socks slip.' : 'Bare feet.',
-    ...(floors.has('concrete') ? ['Shoes on concrete.'] : []),
+    [...surfaces].some((surface) => slippery.has(surface)) ? 'Bare feet on wood and tiles: socks slip.' : 'Bare feet.',
+    ...(surfaces.has('concrete') ? ['Shoes on concrete.'] : []),
     `Clear ${length.toFixed(1)} × ${width.toFixed(1)} m. Arms out, turn round: nothing to touch. One leg out to each side.`,
     ...(jumps ? ['Look up: no lamp, no beam above you.'] : []),
     'Pets and little ones out of the way.',

@@ -1,8 +1,10 @@
-import type { Framing, Movement } from '../movement/movement.js';
+import type { Framing, Movement, Surface } from '../movement/movement.js';
 import type { Metres } from '../values/unit.js';
 
 /** Where an instructor teaches, and what the camera sees of it. */
 export interface TeachingRoom {
+  /** The floor there; left out where it was not told. */
+  readonly surface?: Surface;
   readonly clearLengthM: Metres;
   readonly clearWidthM: Metres;
   /** From the camera to where the instructor stands. */

@@ -1,6 +1,7 @@
 import type { Hazard } from '../movement/hazard.js';
 import { hazardWord } from '../movement/hazard-word.js';
 import type { Library } from '../movement/library.js';
+import type { LittleRoomWay } from '../movement/movement.js';
 import { regions, type Region } from '../movement/region.js';
 import { regionWord } from '../movement/region-word.js';
 import type { Syllabus } from '../syllabus/syllabus.js';
@@ -46,14 +47,22 @@ export function barWords(bar: Bar, library: Library, ladder: Syllabus | null): s
 export function versionWords(version: Version, library: Library, ladder: Syllabus | null): string {
   const name = library.get(version.movement)?.name ?? version.movement;
   const does = version.tier === null ? 'no version' : version.tier === 'instead' ? `instead ${name}` : version.tier;
+  const where = version.inLittleRoom ? [littleRoomWords[version.inLittleRoom]] : [];
   if (version.isByHand)
     return [
       `${does}: set by hand`,
+      ...where,
       ...(version.bar ? [`but ${barWords(version.bar, library, ladder)}`] : []),
       ...version.lacks.map((need) => needWords[need]),
     ].join(', ');
-  return version.bar ? `${does}: ${barWords(version.bar, library, ladder)}` : `${does}: all it needs is there`;
+  const why = version.bar ? [barWords(version.bar, library, ladder)] : [];
+  return `${does}: ${[...why, ...where].join(', ') || 'all it needs is there'}`;
 }
+
+const littleRoomWords: Readonly<Record<LittleRoomWay, string>> = {
+  'on-the-spot': 'on the spot for want of room',
+  'there-and-back': 'to and fro for want of room',
+};
 
 /**
  * @param nameOf given, what others do is named

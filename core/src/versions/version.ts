@@ -2,12 +2,13 @@ import type { Item } from '../class-plan/class-plan.js';
 import type { Library } from '../movement/library.js';
 import type { Hazard } from '../movement/hazard.js';
 import type { Region } from '../movement/region.js';
-import { tierNames, type Movement, type Prerequisite, type TierName } from '../movement/movement.js';
+import { heightM, libraryHeightM } from '../movement/height.js';
+import { tierNames, type LittleRoomWay, type Movement, type Prerequisite, type TierName } from '../movement/movement.js';
 import type { Syllabus } from '../syllabus/syllabus.js';
 import type { TimedItem } from '../timing/timeline.js';
 import type { ChildId, ItemId, MovementSlug } from '../values/unit.js';
 import { abilityOf, rungOf, type Ability, type ChildInClass } from './child-in-class.js';
-import { firstLack, lacking, type HomeNeed } from './home-needs.js';
+import { firstLack, lacking, roomFor, type HomeNeed } from './home-needs.js';
 import { relativesIn, type Relatives } from './relatives.js';
 import { sparedIn } from './spares.js';
 
@@ -36,6 +37,8 @@ export interface Version {
    * set by hand: what a health note says against it.
    */
   readonly bar: Bar | null;
+  /** How it is done for want of room; left out where there is enough. */
+  readonly inLittleRoom?: LittleRoomWay;
   /** What a version set by hand wants and the home does not have. */
   readonly lacks: readonly HomeNeed[];
 }
@@ -92,10 +95,14 @@ function keptFor(library: Library, { children, ladder, startsAt }: VersionContex
   return kept;
 }
 
-/** The movement with the room that the item takes: lengths are as long as they are written, whatever it takes on the spot. */
-export function inItsRoom({ dose }: Pick<Item, 'dose'>, movement: Movement): Movement {
+/**
+ * The movement with the room that the item takes: lengths are as long as they are written, whatever it takes on the spot and however
+ * tall who does it is.
+ */
+export function inItsRoom({ dose }: Pick<Item, 'dose'>, movement: Movement, ageYears?: number): Movement {
   if (dose.kind !== 'lengths') return movement;
-  const footprint = { ...movement.needs.footprint, lengthM: dose.metres };
+  const scale = ageYears === undefined ? 1 : heightM(ageYears) / libraryHeightM;
+  const footprint = { ...movement.needs.footprint, lengthM: dose.metres / scale };
   return { ...movement, needs: { ...movement.needs, footprint } };
 }
 
@@ -106,20 +113,33 @@ function versionOf(item: Item, movement: Movement, ability: Ability, context: Ve
   const byHand = item.tierByHand?.[childId];
   if (byHand !== undefined) {
     const equipment = movement.tiers[byHand]?.equipment;
-    const lacks = child.home ? lacking(movement, equipment, child.home, context.startsAt) : nothing;
-    return { itemId, childId, tier: byHand, movement: movement.slug, isByHand: true, bar: healthBar(movement, child), lacks };
+    const asked = inItsRoom(item, movement, child.ageYears);
+    const lacks = child.home ? lacking(asked, equipment, child.home, child.ageYears, context.startsAt) : nothing;
+    const bar = healthBar(movement, child);
+    return { itemId, childId, tier: byHand, movement: movement.slug, isByHand: true, bar, ...littleRoom(asked, child), lacks };
   }
-  const asked = inItsRoom(item, movement);
+  const asked = inItsRoom(item, movement, child.ageYears);
   let bar: Bar | null = null;
   for (const tier of hardestFirst) {
     if (!item.tiers.includes(tier)) continue;
     const found = barOf(asked, tier, ability, context);
-    if (!found) return { itemId, childId, tier, movement: movement.slug, isByHand: false, bar, lacks: nothing };
+    if (!found)
+      return { itemId, childId, tier, movement: movement.slug, isByHand: false, bar, ...littleRoom(asked, child), lacks: nothing };
     bar = found;
   }
   const fits = (one: Movement): boolean => barOf(one, 'core', ability, context) === null;
   const other = relatives.easierThan(movement).find(fits) ?? relatives.standInsFor(movement).find(fits);
-  return { itemId, childId, tier: other ? 'instead' : null, movement: (other ?? movement).slug, isByHand: false, bar, lacks: nothing };
+  const does = other ?? movement;
+  const room = other ? littleRoom(other, child) : {};
+  return { itemId, childId, tier: other ? 'instead' : null, movement: does.slug, isByHand: false, bar, ...room, lacks: nothing };
+}
+
+const asItIs = {};
+
+function littleRoom(movement: Movement, { home, ageYears }: ChildInClass): Pick<Version, 'inLittleRoom'> {
+  if (!home || !movement.needs.inLittleRoom) return asItIs;
+  const how = roomFor(movement, home, ageYears);
+  return how === 'as-it-is' || how === 'none' ? asItIs : { inLittleRoom: how };
 }
 
 const hardestFirst = tierNames.toReversed();
@@ -141,7 +161,7 @@ function barOf(movement: Movement, tier: TierName, ability: Ability, { ladder, s
   const isOpen = tier === 'core' && ability.hasEarned(movement.slug);
   const untold = isOpen ? null : recordBar(movement, tier, ability, ladder);
   if (untold) return untold;
-  const need = child.home && firstLack(movement, said?.equipment, child.home, startsAt);
+  const need = child.home && firstLack(movement, said?.equipment, child.home, child.ageYears, startsAt);
   return need && { kind: 'home', need };
 }
 

@@ -1,17 +1,19 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { frameOf, type TeachingRoom } from '@leiter/core';
+import { frameOf, surfaces, type TeachingRoom } from '@leiter/core';
 import { useState } from 'react';
 import { Figure } from '../shared/figure';
 import { Refused } from '../shared/page';
 import { palette } from '../shared/palette';
+import { surfaceWords } from '../shared/words';
 import { useSaveRoom } from '../queries/session.queries';
 
 const usual: TeachingRoom = { clearLengthM: 3, clearWidthM: 2.5, cameraDistanceM: 3, cameraHeightM: 0.9, viewAngleDegrees: 70 };
 
-const fields: readonly { readonly name: keyof TeachingRoom; readonly label: string; readonly step: number }[] = [
+const fields: readonly { readonly name: Exclude<keyof TeachingRoom, 'surface'>; readonly label: string; readonly step: number }[] = [
   { name: 'clearLengthM', label: 'Clear length (m)', step: 0.1 },
   { name: 'clearWidthM', label: 'Clear width (m)', step: 0.1 },
   { name: 'cameraDistanceM', label: 'Camera to you (m)', step: 0.1 },
@@ -52,6 +54,24 @@ export function TeachingRoomForm({ room }: { readonly room: TeachingRoom | null 
             slotProps={{ htmlInput: { step, min: 0 }, inputLabel: { shrink: true } }}
           />
         ))}
+        <TextField
+          select
+          label="Floor"
+          value={typed.surface ?? ''}
+          sx={{ width: 124 }}
+          onChange={(event) => {
+            const surface = surfaces.find((one) => one === event.target.value);
+            setTyped(({ surface: _before, ...others }) => (surface ? { ...others, surface } : others));
+          }}
+          slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+        >
+          <MenuItem value="">not told</MenuItem>
+          {surfaces.map((surface) => (
+            <MenuItem key={surface} value={surface}>
+              {surfaceWords[surface]}
+            </MenuItem>
+          ))}
+        </TextField>
         <Button type="submit" variant="contained" disabled={save.isPending}>
           {room ? 'Keep the change' : 'Keep this'}
         </Button>

@@ -2,11 +2,12 @@ import type { BodyAt } from '@leiter/core';
 import { expect, it } from 'vitest';
 import { bodyWords } from './body-words';
 
-const body: BodyAt = { effort: 3, movedSeconds: 130, isWarm: true, loads: [], prepares: [], onHandsSeconds: 0 };
+const body: BodyAt = { effort: 3, warmShare: 1, isWarm: true, isCooled: false, loads: [], prepares: [], onHandsSeconds: 0 };
 
 it.each<[Partial<BodyAt>, string]>([
   [{}, 'Effort hard · bodies warm'],
-  [{ isWarm: false, movedSeconds: 70 }, 'Effort hard · bodies not warm yet, 1:10 of 2:00'],
+  [{ isWarm: false, warmShare: 0.597 }, 'Effort hard · bodies 59 % of the way to warm'],
+  [{ isCooled: true }, 'Effort hard · bodies cooled off'],
   [
     {
       loads: [

@@ -8,7 +8,11 @@ export function bodyWords(body: BodyAt): string {
   const unready = body.loads.filter(({ preparedSecondsAgo }) => preparedSecondsAgo === null).map(({ region }) => regionWord(region));
   return [
     `Effort ${effortWord(body.effort)}`,
-    body.isWarm ? 'bodies warm' : `bodies not warm yet, ${clockText(body.movedSeconds)} of 2:00`,
+    body.isCooled
+      ? 'bodies cooled off'
+      : body.isWarm
+        ? 'bodies warm'
+        : `bodies ${String(Math.floor(body.warmShare * 100))} % of the way to warm`,
     ...(ready.length > 0 ? [`loads ${ready.join(', ')}`] : []),
     ...(unready.length > 0 ? [`loads ${unready.join(', ')}, which nothing has readied`] : []),
     ...(body.prepares.length > 0 ? [`readies ${body.prepares.map(regionWord).join(', ')}`] : []),

@@ -73,6 +73,7 @@ const abbreviations: Readonly<Record<Region, string>> = {
   adductors: 'ad',
   hamstrings: 'ha',
   quadriceps: 'qu',
+  knees: 'kn',
   calves: 'ca',
   ankles: 'an',
 };

@@ -18,7 +18,11 @@ interface Props {
 /** What each family needs for a class: to copy into a message, or to print and cut apart. */
 export function ForTheParents({ session, evaluation, library, people }: Props) {
   const [copied, setCopied] = useState<string | null>(null);
-  const lists = people.map(({ id, name }) => ({ id, name, words: homeListWords(homeListOf(id, evaluation.versions, library)) }));
+  const lists = people.map((child) => ({
+    id: child.id,
+    name: child.name,
+    words: homeListWords(homeListOf(child, evaluation.versions, library)),
+  }));
   const copy = async (id: string, text: string): Promise<void> => {
     await navigator.clipboard.writeText(text);
     setCopied(id);

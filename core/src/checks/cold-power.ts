@@ -1,0 +1,40 @@
+import type { MovementKind } from '../movement/kind.js';
+import { defineCheck } from './check.js';
+import { coldReason, itemsAt, warmFirst, warmthWords } from './cold.js';
+import type { Found } from './finding.js';
+
+const kinds: ReadonlySet<MovementKind> = new Set(['skill', 'drill', 'combination', 'game']);
+
+export interface Fact {
+  readonly kind: 'cold-power';
+  readonly effortSeconds: number;
+}
+
+/** Jumps, or full effort, in a skill, drill, phrase or game before the body is warm. What is a stop of cold-load is not told again. */
+export const coldPower = defineCheck({
+  id: 'cold-power',
+  look: (context): readonly Found<Fact>[] => {
+    const cold = itemsAt(
+      context,
+      ({ movement }, { isWarm }) =>
+        !isWarm &&
+        kinds.has(movement.kind) &&
+        (movement.effort === 4 || movement.hazards.includes('soft-landing')) &&
+        coldReason(movement) === null,
+    );
+    const [first] = cold;
+    if (!first) return [];
+    return [
+      {
+        severity: 'caution',
+        itemIds: cold.map(({ timed }) => timed.item.id),
+        fact: { kind: 'cold-power', effortSeconds: first.body.effortSeconds },
+        mend: warmFirst(context, first.timed, first.body),
+      },
+    ];
+  },
+  words: ({ effortSeconds }, { name }) => ({
+    title: 'Power before warm',
+    sentence: `${name}: jumps or full effort ${warmthWords(effortSeconds)}.`,
+  }),
+});

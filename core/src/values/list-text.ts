@@ -1,0 +1,4 @@
+/** @returns `one`, `one and two`, `one, two and three` */
+export function listText(words: readonly string[]): string {
+  return words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`;
+}
