@@ -134,7 +134,7 @@ export { firstRounds, itemTotals, sectionSeconds, type ItemTotal, type TimedItem
 export { type Step, type StepSide } from './timing/step.js';
 export { bodyAt, type BodyAt } from './preparation/body-at.js';
 export { effortCurveOver, type EffortCurve } from './preparation/effort-curve.js';
-export { checkIds, type CheckId, type Finding } from './checks/all-checks.js';
+export { abouts, aboutOf, checkIds, type About, type CheckId, type Finding } from './checks/all-checks.js';
 export { severities, type Severity } from './checks/finding.js';
 export { wordsOf, type FindingWords } from './checks/finding-words.js';
 export {
@@ -201,3 +201,4 @@ export {
   familyInitialOf,
   type KnownChild,
 } from './formats/children-table.js';
+export { timeChange, timeChangeWords, type TimeChange } from './timing/time-change.js';

@@ -86,7 +86,7 @@ for (const [group, person, extra] of groups)
     await expect(dialog).toBeHidden();
     await expect(page.getByRole('status', { name: 'Time of the plan' })).toContainText('in hand');
     await expect(page.getByText('saved', { exact: true })).toBeVisible();
-    await expect(page.getByRole('list', { name: 'Findings' }).getByText(/^Stop/)).toHaveCount(0);
+    await expect(page.getByRole('group', { name: 'Findings' }).getByText(/^Stop/)).toHaveCount(0);
     const coming = await ask<readonly Coming[]>(page, 'coming-classes');
     expect(coming.find((one) => one.group.name === group)?.class?.hasPlan).toBe(true);
     expect(keys.pressed).toBeLessThan(mostKeys);

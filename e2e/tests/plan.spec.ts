@@ -40,7 +40,7 @@ test('A plan is written without the mouse, and every step can be taken back', as
 test('What is unsafe is said at once, mended by one click and taken back by one key', async ({ page, leiter }) => {
   await signIn(page, leiter, 'gymnastics');
   await startPlan(page, leiter, 'gymnastics');
-  const findings = page.getByRole('list', { name: 'Findings' });
+  const findings = page.getByRole('group', { name: 'Findings' });
   const before = await findings.getByRole('listitem').count();
   // a split on one side only
   await page.keyboard.press('/');
@@ -189,7 +189,7 @@ test('A finding is let stand with a reason, kept over a reload, and opened again
   await page.keyboard.press('Enter');
   await page.keyboard.press('Escape');
   await page.keyboard.press('s');
-  const open = page.getByRole('list', { name: 'Findings' }).getByRole('listitem').filter({ hasText: 'One side only' });
+  const open = page.getByRole('group', { name: 'Findings' }).getByRole('listitem').filter({ hasText: 'One side only' });
   await open.getByRole('button', { name: 'Let it stand' }).click();
   await page.getByLabel('Why it stands').fill('the other side comes on Friday');
   await page.getByRole('button', { name: 'Keep' }).click();

@@ -40,45 +40,35 @@ import { unpreparedRegion } from './unprepared-region.js';
 import { upAndDown } from './up-and-down.js';
 import { wristTime } from './wrist-time.js';
 
-/** Every check, in the order in which they are told. A new one is a file of its own, and a line here. */
-const allChecks = [
-  safetyTalk,
-  coldLoad,
-  coldPower,
-  cooledOff,
-  unpreparedRegion,
-  backBendNotUndone,
-  oneSided,
-  noDrink,
-  noBreak,
-  effortShape,
-  clock,
-  coldStatic,
-  prerequisite,
-  noVersion,
-  nobodyDoesIt,
-  surface,
-  equipment,
-  adult,
-  partner,
-  quiet,
-  footprint,
-  wristTime,
-  handsVolume,
-  landings,
-  holdTooLong,
-  staticBeforePower,
-  longTalk,
-  attention,
-  tooMuchNew,
-  noLeadIn,
-  order,
-  upAndDown,
-  littleMoving,
-  noClosing,
-  noHomeTask,
-  oneForAll,
-] as const;
+/** What the checks are about, in the order in which they are shown. */
+export const abouts = ['bodies', 'time', 'children', 'order'] as const;
+export type About = (typeof abouts)[number];
+
+/** Every check, by what it is about, in the order in which they are told. A new one is a file of its own, and a word here. */
+const checksAbout = {
+  bodies: [
+    safetyTalk,
+    coldLoad,
+    coldPower,
+    cooledOff,
+    unpreparedRegion,
+    backBendNotUndone,
+    oneSided,
+    coldStatic,
+    wristTime,
+    handsVolume,
+    landings,
+    holdTooLong,
+    staticBeforePower,
+    noDrink,
+    noBreak,
+  ],
+  time: [clock, effortShape, longTalk, attention, tooMuchNew, littleMoving],
+  children: [prerequisite, noVersion, nobodyDoesIt, surface, equipment, adult, partner, quiet, footprint, oneForAll],
+  order: [noLeadIn, order, upAndDown, noClosing, noHomeTask],
+} as const;
+
+const allChecks = [...checksAbout.bodies, ...checksAbout.time, ...checksAbout.children, ...checksAbout.order] as const;
 
 type OneCheck = (typeof allChecks)[number];
 export type CheckId = OneCheck['id'];
@@ -95,6 +85,13 @@ type AnyCheck = Check<CheckId, FindingFact>;
 const byId: ReadonlyMap<CheckId, AnyCheck> = new Map(allChecks.map((check): [CheckId, AnyCheck] => [check.id, check]));
 
 export const checkIds: readonly CheckId[] = [...byId.keys()];
+
+const aboutById = new Map<CheckId, About>(abouts.flatMap((about) => checksAbout[about].map(({ id }): [CheckId, About] => [id, about])));
+
+/** What a check is about: bodies, time, the children with their homes, or the order of the class. */
+export function aboutOf(id: CheckId): About {
+  return aboutById.get(id) ?? 'order';
+}
 
 /** @throws Error for an id of no check */
 export function checkOf(id: CheckId): AnyCheck {

@@ -8,7 +8,12 @@ export function mendWords(mend: readonly PlanEdit[], library: Library): string {
   switch (edit?.kind) {
     case 'insert': {
       const names = mend.flatMap((one) => (one.kind === 'insert' ? [library.get(one.item.movement)?.name ?? one.item.movement] : []));
-      const quoted = listText([...new Set(names)].map((name) => `“${name}”`));
+      const quoted = listText(
+        [...new Set(names)].map((name) => {
+          const times = names.filter((one) => one === name).length;
+          return `“${name}”${times > 1 ? ` ${String(times)} times` : ''}`;
+        }),
+      );
       return others.some(({ kind }) => kind === 'remove') ? `Do ${quoted} instead` : `Put in ${quoted}`;
     }
     case 'move':

@@ -17,6 +17,7 @@ import {
   refused,
   sectionSeconds,
   versionWords,
+  withTriedMends,
   wordsOf,
   type ChildInClass,
   type ClassPlan,
@@ -86,7 +87,7 @@ export class PreviewService {
     const plan = readPlan(plainPlan(file), library.value, ageBandOf(meanAge(context.agesYears)));
     if (!plan.ok) return refused(plan.error.map(planFault));
     const evaluation = evaluatePlan(plan.value, library.value, context);
-    return accepted(answerOf(plan.value, evaluation, library.value, context));
+    return accepted(answerOf(plan.value, withTriedMends(plan.value, library.value, context, evaluation), library.value, context));
   }
 }
 

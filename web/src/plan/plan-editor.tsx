@@ -43,6 +43,7 @@ import { ClassInspector, type ClassAction } from './inspector/class-inspector';
 import { ConflictDialog } from './sheets/conflict-dialog';
 import { FindingsList } from './findings/findings-list';
 import { FitDialog } from './findings/fit-dialog';
+import { LastChange } from './findings/last-change';
 import { Gauge } from './header/gauge';
 import { ItemInspector } from './inspector/item-inspector';
 import { LibraryDrawer } from './drawer/library-drawer';
@@ -82,8 +83,10 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
   const context = useClassContext(page);
   const evaluation = useMemo(() => evaluatePlan(plan, library, context), [plan, library, context]);
   // what is read, not written, may come a moment after the key
-  const later = useDeferredValue(evaluation);
+  const reckoned = useDeferredValue(useMemo(() => ({ plan, evaluation }), [plan, evaluation]));
+  const later = reckoned.evaluation;
   const talk = (): readonly string[] => safetyTalkOf(evaluation.timeline, evaluation.versions, context.children, library);
+  const names = useMemo(() => new Map(page.children.map(({ id, name }) => [id, name])), [page.children]);
   const gaps = useMemo(() => musicGaps(plan, evaluation.timeline), [plan, evaluation]);
   const [wanted, setChosen] = useState<string | null>(null);
   // what was chosen may be gone after an undo
@@ -206,6 +209,8 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
           plan={plan}
           evaluation={evaluation}
           library={library}
+          context={context}
+          names={names}
           startsAt={page.class.startsAt}
           chosen={chosen}
           chosenSection={chosen === null ? sectionId : null}
@@ -295,7 +300,8 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
             onEdit={change}
           />
         )}
-        <FindingsList evaluation={later} library={library} onChoose={setChosen} onEdit={change} />
+        <LastChange timeline={later.timeline} />
+        <FindingsList reckoned={reckoned} library={library} context={context} onChoose={setChosen} onEdit={change} />
         {!total && !shownSection && (
           <ClassInspector page={page} plan={plan} evaluation={later} library={library} onAction={act} onEdit={change} />
         )}

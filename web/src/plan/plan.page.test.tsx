@@ -247,7 +247,7 @@ describe('the plan of a class', () => {
     const sent = serverWith({ classes: { a: aClass('a', plan) }, movements: [...movements, loading] });
     renderAt('/classes/a/plan', '/classes/:id/plan', <PlanPage />);
     await waitFor(() => rung(/Bridge/));
-    const found = () => within(screen.getByRole('list', { name: 'Findings' })).queryAllByText(/neck|wrists/);
+    const found = () => within(screen.getByRole('group', { name: 'Findings' })).queryAllByText(/neck|wrists/);
     await waitFor(() => {
       expect(found().length).toBeGreaterThan(1);
     });
@@ -260,5 +260,32 @@ describe('the plan of a class', () => {
       expect(found()).toEqual([]);
     });
     expect(sent.length).toBeGreaterThan(0);
+  });
+
+  it('groups findings by what they are about, mends one with a press once that was tried, and says what it did to the total', async () => {
+    const plan = aPlan({ skill: [anItem('kick', { id: 'k', sides: 'left', dose: { kind: 'timed', seconds: 40 } })] });
+    const kick = aMovement('kick', { name: 'Kick', kind: 'drill', sides: 'each' });
+    serverWith({ classes: { a: aClass('a', plan) }, movements: [...movements, kick] });
+    renderAt('/classes/a/plan', '/classes/:id/plan', <PlanPage />);
+    const bodies = await screen.findByRole('region', { name: 'Bodies' });
+    expect(screen.getByRole('region', { name: 'Order' })).toBeTruthy();
+    fireEvent.click(await within(bodies).findByRole('button', { name: /^Add the right, same dose \(\+0:5\d\)$/ }));
+    expect((await screen.findByRole('status', { name: 'What changed the total' })).textContent).toMatch(/^\+0:5\d – more of Kick/);
+    await waitFor(() => {
+      expect(within(screen.getByRole('group', { name: 'Findings' })).queryByText(/One side only/)).toBeNull();
+    });
+  });
+
+  it('answers how a figure was reckoned where it is pointed at', async () => {
+    const plan = aPlan({ skill: [anItem('balance', { id: 'b', dose: { kind: 'timed', seconds: 40 } })] });
+    serverWith({ classes: { a: aClass('a', plan) }, movements });
+    renderAt('/classes/a/plan', '/classes/:id/plan', <PlanPage />);
+    await waitFor(() => rung(/takes/));
+    const takes = rung(/takes/).querySelector('.takes');
+    if (!takes) throw new Error('no length');
+    fireEvent.pointerOver(takes);
+    expect(screen.getByRole('status', { name: 'What it asks of bodies' }).textContent).toMatch(
+      / takes \d:\d\d: explaining \(.+\) .*doing it 0:4\d/,
+    );
   });
 });

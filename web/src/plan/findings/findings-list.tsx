@@ -2,17 +2,49 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { severities, wordsOf, type Evaluation, type Finding, type FindingWords, type Library, type PlanEdit } from '@leiter/core';
+import {
+  aboutOf,
+  abouts,
+  clockText,
+  severities,
+  wordsOf,
+  type About,
+  type EvaluationContext,
+  type Finding,
+  type FindingWords,
+  type Library,
+  type PlanEdit,
+  type TriedMend,
+} from '@leiter/core';
 import { memo, useState } from 'react';
 import { palette } from '../../shared/palette';
 import { plural } from '../../shared/words';
 import { TextButton } from '../../shared/text-button';
+import { keyOf, useTriedMends, type Reckoned } from './use-tried-mends';
 
 interface Props {
-  readonly evaluation: Evaluation;
+  /** A plan and what was reckoned of it. */
+  readonly reckoned: Reckoned;
   readonly library: Library;
+  readonly context: EvaluationContext;
   readonly onEdit: (edits: readonly PlanEdit[]) => void;
   readonly onChoose: (itemId: string) => void;
+}
+
+const aboutWords: Readonly<Record<About, string>> = {
+  bodies: 'Bodies',
+  time: 'Time and attention',
+  children: 'Children and homes',
+  order: 'Order',
+};
+
+/** By what they are about, each group worst first, the group with the worst first. */
+function grouped(findings: readonly Finding[]): readonly { readonly about: About; readonly own: readonly Finding[] }[] {
+  const worst = (own: readonly Finding[]): number => Math.min(...own.map(({ severity }) => severities.indexOf(severity)));
+  return abouts
+    .map((about) => ({ about, own: findings.filter(({ check }) => aboutOf(check) === about) }))
+    .filter(({ own }) => own.length > 0)
+    .sort((a, b) => worst(a.own) - worst(b.own));
 }
 
 /** How many are open of each kind. */
@@ -35,12 +67,11 @@ const looks = {
 } as const;
 
 /** What the checks say, worst first; a mend is one click and one undo. What is looked at and stands goes below, with its reason. */
-export const FindingsList = memo(function FindingsList({ evaluation, library, onEdit, onChoose }: Props) {
+export const FindingsList = memo(function FindingsList({ reckoned, library, context, onEdit, onChoose }: Props) {
+  const { evaluation } = reckoned;
+  const tried = useTriedMends(reckoned, library, context);
   const open = evaluation.findings.filter(({ acceptedBecause }) => acceptedBecause === undefined);
   const accepted = evaluation.findings.filter(({ acceptedBecause }) => acceptedBecause !== undefined);
-  // one item can have two findings of one check, of the neck and of the wrists: what is found is part of the key
-  const keyOf = ({ check, itemIds, childIds = [], fact }: Finding): string =>
-    `${check} ${JSON.stringify(fact)} ${itemIds.join()} ${childIds.join()}`;
   return (
     <Box sx={{ mb: 2.5 }}>
       <Typography variant="h2" sx={{ mb: 1 }}>
@@ -48,15 +79,28 @@ export const FindingsList = memo(function FindingsList({ evaluation, library, on
       </Typography>
       {open.length > 0 && <OpenCounts findings={open} />}
       {open.length === 0 && <Typography variant="body2">Nothing to mend. The usual cautions are kept.</Typography>}
-      <Box component="ul" aria-label="Findings" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-        {open.map((finding) => (
-          <OpenFinding
-            key={keyOf(finding)}
-            finding={finding}
-            words={wordsOf(finding, evaluation.timeline, library)}
-            onEdit={onEdit}
-            onChoose={onChoose}
-          />
+      <Box role="group" aria-label="Findings">
+        {grouped(open).map(({ about, own }) => (
+          <Box key={about} component="section" aria-label={aboutWords[about]}>
+            <Typography variant="h3" sx={{ mt: 1, mb: 0.5 }}>
+              {aboutWords[about]}
+            </Typography>
+            <Box component="ul" aria-label={`Findings: ${aboutWords[about]}`} sx={{ listStyle: 'none', m: 0, p: 0 }}>
+              {own.map((finding) => {
+                const held = tried.get(keyOf(finding)) ?? null;
+                return (
+                  <OpenFinding
+                    key={keyOf(finding)}
+                    finding={finding}
+                    words={wordsOf(held ? { ...finding, mend: held.edits } : finding, evaluation.timeline, library)}
+                    tried={held}
+                    onEdit={onEdit}
+                    onChoose={onChoose}
+                  />
+                );
+              })}
+            </Box>
+          </Box>
         ))}
       </Box>
       {accepted.length > 0 && (
@@ -83,18 +127,25 @@ export const FindingsList = memo(function FindingsList({ evaluation, library, on
   );
 });
 
+/** What a mend adds to the class; a second or two nobody asks about. */
+function addedWords(seconds: number): string {
+  return Math.abs(seconds) < 3 ? '' : ` (${seconds < 0 ? '−' : '+'}${clockText(Math.abs(seconds))})`;
+}
+
 interface FindingProps extends Pick<Props, 'onEdit' | 'onChoose'> {
   readonly finding: Finding;
   readonly words: FindingWords;
+  /** Its mend, tried on the whole plan; null while that is not done, or where it does not hold. */
+  readonly tried: TriedMend | null;
 }
 
 /** A finding is a new object after every key; it is drawn anew only when it says or mends something else. */
 function isSameFinding(before: FindingProps, after: FindingProps): boolean {
-  const told = ({ finding, words }: FindingProps): string => JSON.stringify([words, finding.severity, finding.itemIds, finding.mend]);
+  const told = ({ finding, words, tried }: FindingProps): string => JSON.stringify([words, finding.severity, finding.itemIds, tried]);
   return before.onEdit === after.onEdit && before.onChoose === after.onChoose && told(before) === told(after);
 }
 
-const OpenFinding = memo(function OpenFinding({ finding, words, onEdit, onChoose }: FindingProps) {
+const OpenFinding = memo(function OpenFinding({ finding, words, tried, onEdit, onChoose }: FindingProps) {
   const [reason, setReason] = useState<string | null>(null);
   const look = looks[finding.severity];
   const first = finding.itemIds[0];
@@ -116,15 +167,15 @@ const OpenFinding = memo(function OpenFinding({ finding, words, onEdit, onChoose
       </Box>{' '}
       <strong>{words.title}.</strong> {words.sentence}
       <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', mt: 0.25 }}>
-        {words.mend !== null && (
+        {words.mend !== null && tried && (
           <TextButton
-            label={words.mend}
+            label={`${words.mend}${addedWords(tried.addsSeconds)}`}
             onClick={() => {
-              if (finding.mend) onEdit(finding.mend);
+              onEdit(tried.edits);
             }}
           />
         )}
-        {words.mend === null && first !== undefined && (
+        {first !== undefined && (
           <TextButton
             label="Show it"
             onClick={() => {

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Popover from '@mui/material/Popover';
+import Tooltip from '@mui/material/Tooltip';
 import { clockText, spanWords, timeOfDay, type Span, type Timeline } from '@leiter/core';
 import { useState } from 'react';
 import { FigureRow } from '../../shared/figure-row';
@@ -24,6 +25,9 @@ export function Gauge({
   const slot = lengthMinutes * 60;
   const inHand = slot - Math.round(totalSeconds);
   const isOver = inHand < 0;
+  const made = totalParts(timeline)
+    .map(([name, value]) => `${name.toLowerCase()} ${value}`)
+    .join(', ');
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.25 }}>
       <Box
@@ -45,18 +49,20 @@ export function Gauge({
           }}
         />
       </Box>
-      <Box role="status" aria-label="Time of the plan" sx={{ fontFamily: headingFont, fontSize: 15.5, whiteSpace: 'nowrap' }}>
-        <strong>{clockText(totalSeconds)}</strong> of {lengthMinutes}:00 ·{' '}
-        <span style={{ color: isOver ? palette.stop : 'inherit', fontWeight: isOver ? 700 : 400 }}>
-          {isOver ? `${clockText(-inHand)} over` : `${clockText(inHand)} in hand`}
-        </span>{' '}
-        · ends {timeOfDay(startsAt, totalSeconds)}
-        {totalSeconds > 0 && (
-          <Box component="span" sx={{ display: 'block', fontSize: 12.5, lineHeight: 1.2, color: palette.soft }}>
-            likely {spanWords(span)}
-          </Box>
-        )}
-      </Box>
+      <Tooltip title={made} describeChild>
+        <Box role="status" aria-label="Time of the plan" sx={{ fontFamily: headingFont, fontSize: 15.5, whiteSpace: 'nowrap' }}>
+          <strong>{clockText(totalSeconds)}</strong> of {lengthMinutes}:00 ·{' '}
+          <span style={{ color: isOver ? palette.stop : 'inherit', fontWeight: isOver ? 700 : 400 }}>
+            {isOver ? `${clockText(-inHand)} over` : `${clockText(inHand)} in hand`}
+          </span>{' '}
+          · ends {timeOfDay(startsAt, totalSeconds)}
+          {totalSeconds > 0 && (
+            <Box component="span" sx={{ display: 'block', fontSize: 12.5, lineHeight: 1.2, color: palette.soft }}>
+              likely {spanWords(span)}
+            </Box>
+          )}
+        </Box>
+      </Tooltip>
       <Button
         size="small"
         aria-label="What the time is made of"

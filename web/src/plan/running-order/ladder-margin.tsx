@@ -2,6 +2,7 @@ import styled from '@emotion/styled';
 import { clockText, musicGaps, musicSettings, timeOfDay, type ClassPlan, type MusicGap, type Timeline } from '@leiter/core';
 import { palette } from '../../shared/palette';
 import { sectionWords } from '../../shared/words';
+import { answering } from '../editing/answers';
 import { rulerMarks, type Ruler } from '../editing/ruler';
 
 // drawn anew at every key: styles that do not change are made once, places are attributes
@@ -85,7 +86,8 @@ export function SectionLabels({ plan, timeline, ruler, chosen, onChoose }: Label
           }}
           style={{ top: ruler.sections[index]?.top ?? 0, height: ruler.sections[index]?.height ?? 0 }}
         >
-          {sectionWords[kind]} <MusicLabel gap={gaps.find(({ target }) => 'section' in target && target.section === id)} />
+          <span {...answering('section', id)}>{sectionWords[kind]}</span>{' '}
+          <MusicLabel gap={gaps.find(({ target }) => 'section' in target && target.section === id)} />
         </Label>
       ))}
     </Labels>

@@ -15,6 +15,7 @@ import { memo, useEffect, useRef } from 'react';
 import { EffortBand } from '../../shared/effort-band';
 import { Figure } from '../../shared/figure';
 import { headingFont, palette } from '../../shared/palette';
+import { answering } from '../editing/answers';
 import { SeverityMark } from '../findings/severity-mark';
 
 interface RungProps {
@@ -164,13 +165,19 @@ export const RungLine = memo(function RungLine({
           {taught && ` · ${taught}`}
         </span>
         {versionsText !== '' && (
-          <span className="versions" title={versionsText}>
+          <span className="versions" {...answering('versions', item.id)}>
             {versionsText}
           </span>
         )}
         {others !== '' && <span className="others">{others}</span>}
-        {worst && <SeverityMark severity={worst} />}
-        <span className="takes">{clockText(timed.seconds)}</span>
+        {worst && (
+          <span {...answering('findings', item.id)}>
+            <SeverityMark severity={worst} />
+          </span>
+        )}
+        <span className="takes" {...answering('takes', item.id)}>
+          {clockText(timed.seconds)}
+        </span>
       </button>
     </li>
   );

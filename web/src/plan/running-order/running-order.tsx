@@ -8,12 +8,14 @@ import {
   versionCounts,
   type ClassPlan,
   type Evaluation,
+  type EvaluationContext,
   type Finding,
   type Severity,
   type Library,
 } from '@leiter/core';
 import { type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { palette } from '../../shared/palette';
+import { answerWords, askedBy, type Asked } from '../editing/answers';
 import { bodyWords } from '../editing/body-words';
 import type { WritingPlace } from '../editing/plan-actions';
 import { rulerOf, type Ruler } from '../editing/ruler';
@@ -27,6 +29,9 @@ interface Props {
   readonly plan: ClassPlan;
   readonly evaluation: Evaluation;
   readonly library: Library;
+  readonly context: EvaluationContext;
+  /** The names of the children, by id. */
+  readonly names: ReadonlyMap<string, string>;
   readonly startsAt: string;
   readonly chosen: string | null;
   readonly chosenSection: string | null;
@@ -100,12 +105,25 @@ export function RunningOrder(props: Props) {
   const { library } = props;
   const nameOf = useCallback((movement: string) => library.get(movement)?.name ?? movement, [library]);
   const [pointed, setPointed] = useState<string | null>(null);
+  const [asked, setAsked] = useState<Asked | null>(null);
   const shown = ruler.rungs.get(pointed ?? props.chosen ?? '');
   const body = shown && bodyAt(evaluation.timeline, shown.itemId);
+  const answer = asked ? answerWords(asked, props) : null;
   const below = props.writing && placeOf(props.writing.at, ruler);
   const whoIsOn = useMemo(() => namesByItem(props.others), [props.others]);
   return (
-    <Frame ref={frame} aria-label="Running order" tabIndex={0}>
+    <Frame
+      ref={frame}
+      aria-label="Running order"
+      tabIndex={0}
+      onPointerOver={({ target }) => {
+        const next = askedBy(target);
+        setAsked((before) => (before?.what === next?.what && before?.id === next?.id ? before : next));
+      }}
+      onPointerLeave={() => {
+        setAsked(null);
+      }}
+    >
       <Columns>
         <div style={{ gridColumn: 4, fontSize: 12, color: palette.soft }}>effort</div>
         <div style={{ gridColumn: 5 }}>
@@ -152,8 +170,11 @@ export function RunningOrder(props: Props) {
           <RegionColumns items={items} ruler={ruler} />
         </div>
       </Columns>
-      <BodyLine role="status" aria-label="What it asks of bodies" style={{ color: body ? palette.ink : palette.soft }}>
-        {body ? bodyWords(body) : 'Point at an item, or choose one: here is what it asks of bodies.'}
+      <BodyLine role="status" aria-label="What it asks of bodies" style={{ color: answer !== null || body ? palette.ink : palette.soft }}>
+        {answer ??
+          (body
+            ? bodyWords(body)
+            : 'Point at an item, or choose one: here is what it asks of bodies. Point at a figure: here is how it was reckoned.')}
       </BodyLine>
     </Frame>
   );
