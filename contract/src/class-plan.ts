@@ -17,6 +17,8 @@ import {
   type Dose,
   type Familiarity,
   type ItemSides,
+  type Leader,
+  type LeaderStance,
   type SectionKind,
   type TeachingStyle,
   type TierName,
@@ -41,6 +43,18 @@ import {
 } from 'class-validator';
 import { applyDecorators } from './apply-decorators.js';
 import { DoseOfAnyKind } from './dose.js';
+import {
+  CallsField,
+  ChoiceField,
+  HelperField,
+  HomeTaskField,
+  LeaderField,
+  StandsField,
+  StoryField,
+  type CallsBody,
+  type HelperBody,
+  type HomeTaskBody,
+} from './led.js';
 import { Line } from './text.js';
 import { MayBeLeftOut } from './optional.js';
 import { Within } from './within.js';
@@ -202,6 +216,28 @@ export class ItemSaid {
 
   @YesNoField()
   takesTurns?: boolean;
+
+  @LeaderField()
+  leader?: Leader;
+
+  @StandsField()
+  stands?: LeaderStance;
+
+  @HelperField()
+  helper?: HelperBody;
+
+  @CallsField()
+  calls?: CallsBody;
+
+  @ChoiceField()
+  choice?: string[];
+
+  @YesNoField()
+  areEyesClosed?: boolean;
+
+  /** They stand still when the music does. */
+  @YesNoField()
+  stopsWithMusic?: boolean;
 }
 
 export class PlanItem extends ItemSaid {
@@ -295,6 +331,12 @@ export class PlanDocument {
 
   @StyleField()
   style?: TeachingStyle;
+
+  @StoryField()
+  story?: string;
+
+  @HomeTaskField()
+  homeTask?: HomeTaskBody;
 }
 
 export class SavePlanRequest {

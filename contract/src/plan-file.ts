@@ -36,6 +36,7 @@ import {
 } from 'class-validator';
 import { CircuitsField, ItemSaid, MusicField, StyleField, WayField, id, slug, type CircuitBody, type TrackBody } from './class-plan.js';
 import { DoseOfAnyKind } from './dose.js';
+import { HomeTaskField, StoryField, type HomeTaskBody } from './led.js';
 import { DayField } from './day-field.js';
 import { Household } from './household.js';
 import { MayBeLeftOut } from './optional.js';
@@ -128,6 +129,14 @@ export class PlanFile {
   /** How the class is taught; left out, as whoever teaches it usually does. */
   @StyleField()
   style?: TeachingStyle;
+
+  /** What it is about for the children. */
+  @StoryField()
+  story?: string;
+
+  /** What they do at home until the next class. */
+  @HomeTaskField()
+  homeTask?: HomeTaskBody;
 
   /** The entries of the movements it uses, as leiter-library/1 writes them. */
   @MayBeLeftOut()

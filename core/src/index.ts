@@ -126,7 +126,7 @@ export { teachingStyles, usualWay, usualWays, ways, type TeachingStyle, type Way
 export { type Exposure } from './timing/familiarity.js';
 export { learnedPace, paceOf, paceSettings, type ItemRun, type Learned, type LearnedPace } from './timing/learned-pace.js';
 export { readTeaching, writeTeaching, type WrittenTeaching } from './class-plan/read-teaching.js';
-export { teachingText } from './class-plan/teaching-text.js';
+export { callsText, helperText, leaderWords, stanceWords, teachingText } from './class-plan/teaching-text.js';
 export { styleThatFits } from './timing/style-that-fits.js';
 export { longestTalk, type Talk } from './timing/longest-talk.js';
 export { spanOf, spanWords, type Span } from './timing/span.js';
@@ -202,3 +202,19 @@ export {
   type KnownChild,
 } from './formats/children-table.js';
 export { timeChange, timeChangeWords, type TimeChange } from './timing/time-change.js';
+export {
+  callLimits,
+  helpers,
+  leaders,
+  leaderStances,
+  mostHomeTasks,
+  type Calls,
+  type Helper,
+  type HomeTask,
+  type HomeTaskItem,
+  type Leader,
+  type LeaderStance,
+} from './class-plan/led.js';
+export { postures, type Posture } from './movement/posture.js';
+export { homeTaskBar, homeTaskSeconds, proposeHomeTask, usualHomeTaskSeconds, type HomeTaskBar } from './home-task/home-task.js';
+export { homeTaskBarWords, homeTaskLines } from './home-task/home-task-words.js';

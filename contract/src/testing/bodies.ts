@@ -60,7 +60,15 @@ const item = {
   familiarity: 'new',
   cue: 'x',
   note: 'y',
+  leader: 'a-child',
+  stands: 'facing',
+  helper: { who: 'adult', does: 'holds it' },
+  calls: { what: 'shapes', everySeconds: 4, from: 'kneeling' },
+  choice: ['drink-break'],
+  areEyesClosed: true,
+  stopsWithMusic: true,
 };
+const homeTask = { tasks: [{ movement: 'drink-break', dose: { kind: 'timed', seconds: 60 }, sides: 'none' }], note: 'Film one' };
 const music = { name: 'Sea song', seconds: 90, bpm: 96 };
 const ownMovement = {
   slug: 'harbour-hop',
@@ -78,7 +86,15 @@ const ownMovement = {
   figure: ['hop'],
 };
 
-const planFile = { format: 'leiter-plan/1', programme: 'gymnastics', lengthMinutes: 30, startsAt: '16:00', focus: ['drink-break'] };
+const planFile = {
+  format: 'leiter-plan/1',
+  programme: 'gymnastics',
+  lengthMinutes: 30,
+  startsAt: '16:00',
+  focus: ['drink-break'],
+  story: 'pirates',
+  homeTask,
+};
 
 const ownGrade = {
   slug: 'first',
@@ -190,7 +206,7 @@ export function bodies(ids: {
         programme: 'dance',
         lengthMinutes: 45,
         ageBand: '7-9',
-        plan: { sections: [{ id: 's', kind: 'drills', items: [item] }], focus: ['drink-break'] },
+        plan: { sections: [{ id: 's', kind: 'drills', items: [item] }], focus: ['drink-break'], story: 'pirates', homeTask },
       },
     },
     {

@@ -21,9 +21,11 @@ import { coldStatic } from './cold-static.js';
 import { cooledOff } from './cooled-off.js';
 import { effortShape } from './effort-shape.js';
 import { severities, type Found } from './finding.js';
+import { eyesClosed } from './eyes-closed.js';
 import { footprint } from './footprint.js';
 import { handsVolume } from './hands-volume.js';
 import { holdTooLong } from './hold-too-long.js';
+import { homeTaskUnsafe } from './home-task-unsafe.js';
 import { landings } from './landings.js';
 import { littleMoving } from './little-moving.js';
 import { longTalk } from './long-talk.js';
@@ -62,9 +64,10 @@ const checksAbout = {
     staticBeforePower,
     noDrink,
     noBreak,
+    eyesClosed,
   ],
   time: [clock, effortShape, longTalk, attention, tooMuchNew, littleMoving],
-  children: [prerequisite, noVersion, nobodyDoesIt, surface, equipment, adult, partner, quiet, footprint, oneForAll],
+  children: [homeTaskUnsafe, prerequisite, noVersion, nobodyDoesIt, surface, equipment, adult, partner, quiet, footprint, oneForAll],
   order: [noLeadIn, order, upAndDown, noClosing, noHomeTask],
 } as const;
 

@@ -3,6 +3,7 @@ import type { TierName } from '../movement/movement.js';
 import type { SectionKind } from '../movement/section-kind.js';
 import type { ItemSides } from '../movement/sides.js';
 import type { ChildId, CircuitId, ItemId, MovementSlug, Seconds, SectionId } from '../values/unit.js';
+import type { Calls, Helper, HomeTask, Leader, LeaderStance } from './led.js';
 import type { TeachingStyle, Way } from './way.js';
 import type { Track } from './music.js';
 
@@ -38,6 +39,19 @@ export interface Item {
   readonly isCameraMoved?: boolean;
   /** Two do it one after the other, the other one helps or watches. */
   readonly takesTurns?: boolean;
+  /** Who leads it, where it is not the instructor. */
+  readonly leader?: Leader;
+  /** How who leads it stands, where the children need to know. */
+  readonly stands?: LeaderStance;
+  /** What a parent or a partner at home does. */
+  readonly helper?: Helper;
+  /** What is called out. */
+  readonly calls?: Calls;
+  /** What each child may do in its place, as it likes. */
+  readonly choice?: readonly MovementSlug[];
+  readonly areEyesClosed?: boolean;
+  /** They stand still when the music does. */
+  readonly stopsWithMusic?: boolean;
 }
 
 /** A line of tape, a ring, a beam of towels: what it is, and how long it takes. */
@@ -87,6 +101,9 @@ export interface ClassPlan {
   readonly circuits?: readonly Circuit[];
   /** How this class is taught, where that is not as its instructor usually does. */
   readonly style?: TeachingStyle;
+  /** What it is about for the children: pirates, the sea, a motto. */
+  readonly story?: string;
+  readonly homeTask?: HomeTask;
 }
 
 /** A finding that is known by its check and its items. */

@@ -21,11 +21,25 @@ import {
 import { trackFaults, type Track, type TrackNumber } from './music.js';
 import { withSection, withSectionStepped, withoutSection, type SectionRefusal } from './section-edit.js';
 import type { ItemSides } from '../movement/sides.js';
+import { inTempo, mostHomeTasks, type HomeTask } from './led.js';
 import type { TeachingStyle, Way } from './way.js';
 
 /** How an item is taught; what is left out is as usual. */
 export type ItemTeaching = Pick<Item, (typeof teachingFields)[number]>;
-const teachingFields = ['way', 'explainSeconds', 'build', 'isCameraMoved', 'takesTurns'] as const;
+const teachingFields = [
+  'way',
+  'explainSeconds',
+  'build',
+  'isCameraMoved',
+  'takesTurns',
+  'leader',
+  'stands',
+  'helper',
+  'calls',
+  'choice',
+  'areEyesClosed',
+  'stopsWithMusic',
+] as const;
 
 /** Where an item goes: at the end of a section, or before or after another item. */
 export type Place = { readonly at: 'end-of'; readonly section: SectionId } | { readonly at: 'before' | 'after'; readonly item: ItemId };
@@ -52,6 +66,8 @@ export type PlanEdit =
   | { readonly kind: 'set-teaching'; readonly item: ItemId; readonly teaching: ItemTeaching }
   | { readonly kind: 'set-section-way'; readonly section: SectionId; readonly way: Way | 'as-usual' }
   | { readonly kind: 'set-style'; readonly style: TeachingStyle | 'as-usual' }
+  | { readonly kind: 'set-story'; readonly story: string }
+  | { readonly kind: 'set-home-task'; readonly homeTask: HomeTask }
   | { readonly kind: 'set-words'; readonly item: ItemId; readonly cue: string; readonly note: string }
   | { readonly kind: 'set-tier-by-hand'; readonly item: ItemId; readonly child: ChildId; readonly tier: TierName | 'as-reckoned' }
   | { readonly kind: 'accept'; readonly finding: AcceptedFinding }
@@ -71,6 +87,7 @@ export type EditRefusal =
   | { readonly kind: 'too-many-items'; readonly most: number }
   | { readonly kind: 'dose-out-of-range'; readonly numbers: readonly DoseNumber[] }
   | { readonly kind: 'talk-out-of-range' }
+  | { readonly kind: 'too-many-tasks'; readonly most: number }
   | { readonly kind: 'music-out-of-range'; readonly numbers: readonly TrackNumber[] }
   | { readonly kind: 'no-tier' }
   | SectionRefusal
@@ -91,6 +108,8 @@ export function refusalWords(refusal: EditRefusal): string {
       return `A plan takes at most ${String(refusal.most)} parts.`;
     case 'dose-out-of-range':
       return 'Nobody can do so much, or so little.';
+    case 'too-many-tasks':
+      return `A home task is small: at most ${String(refusal.most)} things.`;
     case 'talk-out-of-range':
       return 'Nobody explains or builds for so long.';
     case 'music-out-of-range':
@@ -154,7 +173,22 @@ function planEdited(plan: ClassPlan, edit: Exclude<PlanEdit, ItemEdit>, newId: (
       const { style: _before, ...rest } = plan;
       return accepted(edit.style === 'as-usual' ? rest : { ...rest, style: edit.style });
     }
+    case 'set-story': {
+      const { story: _before, ...rest } = plan;
+      return accepted(edit.story === '' ? rest : { ...rest, story: edit.story });
+    }
+    case 'set-home-task':
+      return withHomeTask(plan, edit.homeTask);
   }
+}
+
+/** Nothing to do and nothing to tell is no task. */
+function withHomeTask(plan: ClassPlan, homeTask: HomeTask): Result<ClassPlan, EditRefusal> {
+  if (homeTask.tasks.length > mostHomeTasks) return refused({ kind: 'too-many-tasks', most: mostHomeTasks });
+  const numbers = homeTask.tasks.flatMap(({ dose }) => doseFaults(dose));
+  if (numbers.length > 0) return refused({ kind: 'dose-out-of-range', numbers });
+  const { homeTask: _before, ...rest } = plan;
+  return accepted(homeTask.tasks.length === 0 && homeTask.note === '' ? rest : { ...rest, homeTask });
 }
 
 function withSectionMusic(plan: ClassPlan, id: SectionId, music: Track | null): Result<ClassPlan, EditRefusal> {
@@ -217,7 +251,7 @@ function itemEdited(plan: ClassPlan, edit: ItemEdit, newId: () => string): Resul
     case 'set-teaching': {
       const { explainSeconds, build } = edit.teaching;
       return isWithin(explainSeconds, talkLimits.explainSeconds) && isWithin(build?.seconds, talkLimits.buildSeconds)
-        ? accepted(changed(plan, taughtAs(item, edit.teaching)))
+        ? accepted(changed(plan, inTempo(taughtAs(item, edit.teaching))))
         : refused({ kind: 'talk-out-of-range' });
     }
     case 'set-words': {

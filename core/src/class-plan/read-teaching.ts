@@ -2,7 +2,7 @@ import { readDose, writeDose } from '../movement/read-dose.js';
 import type { Dose } from '../movement/dose.js';
 import { talkLimits, type Item } from './class-plan.js';
 import { ways } from './way.js';
-import type { ItemTeaching } from './edit.js';
+import { teachingOf, type ItemTeaching } from './edit.js';
 
 /** How much of an item is done, and how it is taught, as one writes both in one line. */
 export interface WrittenTeaching {
@@ -14,16 +14,27 @@ const wayAtEnd = new RegExp(`(?:^|[\\s,])(${ways.join('|')})$`);
 const talkAtEnd = /(?:^|[\s,])talk (\d+(?:[.,]\d+)?) ?(s|min)$/;
 const turnsAtEnd = /(?:^|[\s,])in turns$/;
 const cameraAtEnd = /(?:^|[\s,])camera$/;
+const eyesAtEnd = /(?:^|[\s,])eyes closed$/;
+const musicAtEnd = /(?:^|[\s,])music stops$/;
 
 /**
- * Reads a dose with what may stand behind it, in any order: `3x8 flow`, `4 min talk 90s`, `2x20s watch, in turns, camera`. What is
- * built before an item is not written here; it stays.
+ * Reads a dose with what may stand behind it, in any order: `3x8 flow`, `4 min talk 90s`, `2x20s watch, in turns, camera, eyes
+ * closed, music stops`. What is not written in words – what is built, called, chosen, who leads and helps – stays.
  * @param like the item it takes the place of: where only the teaching is written, its dose stays
  * @returns null for what is neither a dose nor a way of teaching, or beyond what anybody can do
  */
-export function readTeaching(text: string, like: Pick<Item, 'dose' | 'build'>): WrittenTeaching | null {
+export function readTeaching(text: string, like: Pick<Item, 'dose'> & ItemTeaching): WrittenTeaching | null {
   let rest = text.trim().toLowerCase().replace(/\s+/g, ' ');
-  let teaching: ItemTeaching = like.build ? { build: like.build } : {};
+  const {
+    way: _way,
+    explainSeconds: _talk,
+    takesTurns: _turns,
+    isCameraMoved: _camera,
+    areEyesClosed: _eyes,
+    stopsWithMusic: _stops,
+    ...others
+  } = teachingOf(like);
+  let teaching: ItemTeaching = others;
   for (let found = true; found;) {
     found = false;
     const taken = (form: RegExp): RegExpExecArray | null => {
@@ -40,6 +51,8 @@ export function readTeaching(text: string, like: Pick<Item, 'dose' | 'build'>): 
     if (talk) teaching = { ...teaching, explainSeconds: Number(talk[1]?.replace(',', '.')) * (talk[2] === 'min' ? 60 : 1) };
     if (taken(turnsAtEnd)) teaching = { ...teaching, takesTurns: true };
     if (taken(cameraAtEnd)) teaching = { ...teaching, isCameraMoved: true };
+    if (taken(eyesAtEnd)) teaching = { ...teaching, areEyesClosed: true };
+    if (taken(musicAtEnd)) teaching = { ...teaching, stopsWithMusic: true };
   }
   const { least, most } = talkLimits.explainSeconds;
   if (teaching.explainSeconds !== undefined && !(teaching.explainSeconds >= least && teaching.explainSeconds <= most)) return null;
@@ -49,13 +62,23 @@ export function readTeaching(text: string, like: Pick<Item, 'dose' | 'build'>): 
 }
 
 /** Dose and teaching of an item as `readTeaching` reads them. */
-export function writeTeaching({ dose, way, explainSeconds, takesTurns, isCameraMoved }: Pick<Item, 'dose'> & ItemTeaching): string {
+export function writeTeaching({
+  dose,
+  way,
+  explainSeconds,
+  takesTurns,
+  isCameraMoved,
+  areEyesClosed,
+  stopsWithMusic,
+}: Pick<Item, 'dose'> & ItemTeaching): string {
   return [
     writeDose(dose),
     way,
     explainSeconds === undefined ? undefined : `talk ${String(explainSeconds)}s`,
     takesTurns ? 'in turns' : undefined,
     isCameraMoved ? 'camera' : undefined,
+    areEyesClosed ? 'eyes closed' : undefined,
+    stopsWithMusic ? 'music stops' : undefined,
   ]
     .filter((word) => word !== undefined)
     .join(' ');

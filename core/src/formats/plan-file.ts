@@ -1,6 +1,7 @@
 import { itemOf } from '../class-plan/new-item.js';
 import { circuitFaultsIn, tidied } from '../class-plan/circuit.js';
 import { taughtAs, type ItemTeaching } from '../class-plan/edit.js';
+import { inTempo, type HomeTask } from '../class-plan/led.js';
 import type { Track } from '../class-plan/music.js';
 import type { TeachingStyle, Way } from '../class-plan/way.js';
 import { placedItems, type Circuit, type ClassPlan, type Familiarity, type Item } from '../class-plan/class-plan.js';
@@ -23,6 +24,8 @@ export interface WrittenPlan {
   readonly focus?: readonly MovementSlug[];
   readonly circuits?: readonly Circuit[];
   readonly style?: TeachingStyle;
+  readonly story?: string;
+  readonly homeTask?: HomeTask;
   readonly sections: readonly {
     readonly kind: SectionKind;
     readonly music?: Track;
@@ -78,7 +81,10 @@ export function readPlan(file: WrittenPlan, library: Library, band: AgeBand): Re
         return [];
       }
       faults.push(...unfit(written, movement, field));
-      return [taughtAs({ ...itemOf(movement, band), ...asItem(written), id }, written)];
+      (written.choice ?? []).forEach((choice, nth) => {
+        if (!library.has(choice)) faults.push({ kind: 'movement-unknown', field: `${field}.choice.${String(nth)}`, movement: choice });
+      });
+      return [inTempo(taughtAs({ ...itemOf(movement, band), ...asItem(written), id }, written))];
     }),
   }));
   (file.focus ?? []).forEach((movement, index) => {
@@ -89,7 +95,12 @@ export function readPlan(file: WrittenPlan, library: Library, band: AgeBand): Re
     focus: file.focus ?? [],
     ...(file.circuits ? { circuits: file.circuits } : {}),
     ...(file.style ? { style: file.style } : {}),
+    ...(file.story === undefined || file.story === '' ? {} : { story: file.story }),
+    ...(file.homeTask ? { homeTask: file.homeTask } : {}),
   };
+  (file.homeTask?.tasks ?? []).forEach(({ movement }, nth) => {
+    if (!library.has(movement)) faults.push({ kind: 'movement-unknown', field: `homeTask.tasks.${String(nth)}.movement`, movement });
+  });
   for (const fault of circuitFaultsIn(plan))
     faults.push(
       fault.kind === 'circuit-twice'
@@ -147,7 +158,11 @@ export function writtenPlan(
   about: { readonly programme: ProgrammeSlug; readonly lengthMinutes: number; readonly startsAt: string },
   library: Library,
 ): WrittenPlan & { readonly format: typeof planFormat; readonly movements: readonly Movement[] } {
-  const used = new Set([...placedItems(plan).map(({ item }) => item.movement), ...plan.focus]);
+  const used = new Set([
+    ...placedItems(plan).flatMap(({ item }) => [item.movement, ...(item.choice ?? [])]),
+    ...plan.focus,
+    ...(plan.homeTask?.tasks ?? []).map(({ movement }) => movement),
+  ]);
   for (const slug of used) for (const named of namedBy(library.get(slug))) used.add(named); // a set grows while it is walked
   return {
     format: planFormat,
@@ -155,6 +170,8 @@ export function writtenPlan(
     focus: plan.focus,
     ...(plan.circuits ? { circuits: plan.circuits } : {}),
     ...(plan.style ? { style: plan.style } : {}),
+    ...(plan.story === undefined ? {} : { story: plan.story }),
+    ...(plan.homeTask ? { homeTask: plan.homeTask } : {}),
     sections: plan.sections.map(({ kind, music, way, items }) => ({
       kind,
       ...(music ? { music } : {}),

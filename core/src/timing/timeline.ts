@@ -1,5 +1,6 @@
 import { passesThrough } from '../class-plan/circuit.js';
 import { passesOf, type ClassPlan, type Familiarity, type Item, type Section } from '../class-plan/class-plan.js';
+import { withChoice } from '../class-plan/led.js';
 import { activeSecondsOf } from '../movement/dose.js';
 import type { Library } from '../movement/library.js';
 import type { ItemSides } from '../movement/sides.js';
@@ -76,11 +77,12 @@ export function timelineOf(plan: ClassPlan, library: Library, context: TimelineC
   const style = plan.style ?? context.style;
   for (const pass of passesThrough(plan)) {
     const { item, section, sides, share, round, rounds, roundRestSeconds } = pass;
-    const movement = library.get(item.movement);
-    if (!movement) {
+    const own = library.get(item.movement);
+    if (!own) {
       if (round === 1) unknown.push(item);
       continue;
     }
+    const movement = withChoice(own, item.choice, library);
     const familiarity = item.familiarity ?? familiarityOf(context.exposures.get(item.movement));
     const way = wayOf(item, section, movement, { familiarity, before, style });
     const timeContext: ItemTimeContext = {

@@ -1,3 +1,5 @@
+import type { Item } from '../class-plan/class-plan.js';
+import { helperText } from '../class-plan/teaching-text.js';
 import type { Library } from '../movement/library.js';
 import type { Footprint, Movement } from '../movement/movement.js';
 import { heightM, libraryHeightM } from '../movement/height.js';
@@ -15,6 +17,10 @@ export interface HomeList {
   readonly wantsSoftFloor: boolean;
   readonly adult: 'none' | 'at-hand' | 'hands-on';
   readonly partner: boolean;
+  /** What somebody at home does: `a partner holds the cushion`. */
+  readonly help: readonly string[];
+  /** What is built or fetched for the class. */
+  readonly builds: readonly string[];
 }
 
 /** Gathers what the versions of one child want of its home: floor in proportion to its height, and less where it makes do with less. */
@@ -22,8 +28,11 @@ export function homeListOf(
   { id: childId, ageYears }: Pick<ChildInClass, 'id' | 'ageYears'>,
   versions: readonly Version[],
   library: Library,
+  items: readonly Item[],
 ): HomeList {
   const own = versions.filter((one) => one.childId === childId && one.tier !== null);
+  const taken = new Set(own.map(({ itemId }) => itemId));
+  const itsItems = items.filter(({ id }) => taken.has(id));
   const done = own.flatMap((version) => {
     const movement = library.get(version.movement);
     return movement ? [{ movement, equipment: equipmentOf(version, movement), floor: floorOf(version, movement) }] : [];
@@ -43,6 +52,12 @@ export function homeListOf(
     wantsSoftFloor: movements.some(({ needs }) => needs.surface !== 'any-dry' && !needs.surface.includes('wood')),
     adult: hands.includes('hands-on') ? 'hands-on' : hands.includes('at-hand') ? 'at-hand' : 'none',
     partner: movements.some(({ needs }) => needs.partner),
+    help: [
+      ...new Set(
+        itsItems.flatMap(({ helper, movement }) => (helper ? [`${library.get(movement)?.name ?? movement}: ${helperText(helper)}`] : [])),
+      ),
+    ],
+    builds: [...new Set(itsItems.flatMap(({ build }) => (build ? [build.what] : [])))],
   };
 }
 
@@ -64,6 +79,8 @@ export function homeListWords(list: HomeList): readonly string[] {
     ...(list.adult === 'hands-on' ? ['An adult helps with the hands: please be in the room.'] : []),
     ...(list.adult === 'at-hand' ? ['An adult close by.'] : []),
     ...(list.partner ? ['Somebody to do it with.'] : []),
+    ...(list.builds.length > 0 ? [`For us to build: ${list.builds.join(', ')}.`] : []),
+    ...list.help.map((line) => `${line}.`),
     'Something to drink.',
   ];
 }

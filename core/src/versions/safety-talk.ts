@@ -17,7 +17,8 @@ export function safetyTalkOf(
   children: readonly ChildInClass[],
   library: Library,
 ): readonly string[] {
-  const lists = children.map((child) => homeListOf(child, versions, library));
+  const items = timeline.items.map(({ item }) => item);
+  const lists = children.map((child) => homeListOf(child, versions, library, items));
   const movements = timeline.items.map(({ movement }) => movement);
   const floors = movements.map(({ needs: { footprint } }) => footprint);
   // what the one clears who needs most; as the library says it where nobody is expected yet
@@ -32,7 +33,7 @@ export function safetyTalkOf(
     ({ hazards, view }) => hazards.includes('hard-landing') || hazards.includes('soft-landing') || view?.framing === 'jump',
   );
   const surfaces = new Set(children.flatMap(({ home }) => home?.surface ?? []));
-  const things = [...new Set(movements.flatMap(({ needs }) => needs.equipment))];
+  const things = [...new Set([...movements.flatMap(({ needs }) => needs.equipment), ...items.flatMap(({ build }) => build?.what ?? [])])];
   const adults = lists.filter(({ adult }) => adult !== 'none').length;
   return [
     [...surfaces].some((surface) => slippery.has(surface)) ? 'Bare feet on wood and tiles: socks slip.' : 'Bare feet.',

@@ -39,7 +39,7 @@ export interface Version {
   readonly bar: Bar | null;
   /** How it is done for want of room; left out where there is enough. */
   readonly inLittleRoom?: LittleRoomWay;
-  /** What a version set by hand wants and the home does not have. */
+  /** What a version set by hand, or the help that the item asks for, wants and the home does not have. */
   readonly lacks: readonly HomeNeed[];
 }
 
@@ -124,7 +124,16 @@ function versionOf(item: Item, movement: Movement, ability: Ability, context: Ve
     if (!item.tiers.includes(tier)) continue;
     const found = barOf(asked, tier, ability, context);
     if (!found)
-      return { itemId, childId, tier, movement: movement.slug, isByHand: false, bar, ...littleRoom(asked, child), lacks: nothing };
+      return {
+        itemId,
+        childId,
+        tier,
+        movement: movement.slug,
+        isByHand: false,
+        bar,
+        ...littleRoom(asked, child),
+        lacks: helpLacking(item, child),
+      };
     bar = found;
   }
   const fits = (one: Movement): boolean => barOf(one, 'core', ability, context) === null;
@@ -133,6 +142,15 @@ function versionOf(item: Item, movement: Movement, ability: Ability, context: Ve
   const room = other ? littleRoom(other, child) : {};
   return { itemId, childId, tier: other ? 'instead' : null, movement: does.slug, isByHand: false, bar, ...room, lacks: nothing };
 }
+
+/** Somebody is to help, and nobody is there: it can be done without, and is told. */
+function helpLacking({ helper }: Item, { home }: ChildInClass): readonly HomeNeed[] {
+  if (!helper || !home) return nothing;
+  if (helper.who === 'partner') return home.partner ? nothing : lacksPartner;
+  return home.adult === 'not-at-hand' ? lacksAdult : nothing;
+}
+const lacksPartner: readonly HomeNeed[] = ['partner'];
+const lacksAdult: readonly HomeNeed[] = ['adult'];
 
 const asItIs = {};
 

@@ -5,6 +5,7 @@ import {
   countsText,
   defaultTimingSettings,
   doseText,
+  homeTaskLines,
   teachingText,
   evaluatePlan,
   figureMarkup,
@@ -83,6 +84,10 @@ function sizeFor({ timeline }: Evaluation): number {
   return Math.max(5.5, Math.min(8.5, (8.5 * usualLines) / Math.max(1, firstRounds(timeline.items).length)));
 }
 
+function nameIn(library: Library): (slug: string) => string {
+  return (slug) => library.get(slug)?.name ?? slug;
+}
+
 function runningOrder(page: ClassPageResponse, evaluation: Evaluation, library: Library): readonly Cell[] {
   const { timeline } = evaluation;
   const counts = versionCounts(evaluation.versions);
@@ -103,8 +108,8 @@ function runningOrder(page: ClassPageResponse, evaluation: Evaluation, library: 
           { text: circuitNote(timed, before, page), color: soft },
         ],
       },
-      { text: [doseText(timed.item.dose), sides, teachingText(timed.item)].filter((one) => one !== '').join(', ') },
-      { text: countsText(counts.get(timed.item.id), (slug) => library.get(slug)?.name ?? slug), color: soft },
+      { text: [doseText(timed.item.dose), sides, teachingText(timed.item, nameIn(library))].filter((one) => one !== '').join(', ') },
+      { text: countsText(counts.get(timed.item.id), nameIn(library)), color: soft },
       { text: cueOf(timed), color: soft },
     ];
   });
@@ -116,6 +121,7 @@ function runningOrder(page: ClassPageResponse, evaluation: Evaluation, library: 
       fontSize: 9,
       margin: [0, 0, 0, 6],
     },
+    ...(page.stored?.plan.story === undefined ? [] : [{ text: `Story: ${page.stored.plan.story}`, margin: [0, 0, 0, 6] }]),
     {
       table: {
         headerRows: 0,
@@ -187,6 +193,12 @@ function secondPage(
       fontSize: 8,
       margin: [0, 4, 0, 10],
     },
+    ...(page.stored?.plan.homeTask
+      ? [
+          { text: 'Home task', font: 'heading', bold: true, fontSize: 13, margin: [0, 0, 0, 3] },
+          { ul: [...homeTaskLines(page.stored.plan.homeTask, library)], fontSize: 9.5, margin: [0, 0, 0, 10] },
+        ]
+      : []),
     { text: 'Who does what', font: 'heading', bold: true, fontSize: 13, margin: [0, 0, 0, 3] },
     {
       table: {

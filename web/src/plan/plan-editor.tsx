@@ -86,6 +86,7 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
   const reckoned = useDeferredValue(useMemo(() => ({ plan, evaluation }), [plan, evaluation]));
   const later = reckoned.evaluation;
   const talk = (): readonly string[] => safetyTalkOf(evaluation.timeline, evaluation.versions, context.children, library);
+  const named = useMemo(() => nameable(library, page.class.programme), [library, page.class.programme]);
   const names = useMemo(() => new Map(page.children.map(({ id, name }) => [id, name])), [page.children]);
   const gaps = useMemo(() => musicGaps(plan, evaluation.timeline), [plan, evaluation]);
   const [wanted, setChosen] = useState<string | null>(null);
@@ -227,7 +228,7 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
                   at: writingAt,
                   line: (top) => (
                     <WriteHere
-                      movements={nameable(library, page.class.programme)}
+                      movements={named}
                       top={top}
                       onAdd={(movement, dose) => {
                         addAt(movement, writingAt, dose);
@@ -280,6 +281,7 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
             plan={plan}
             total={total}
             pace={page.pace}
+            movements={named}
             gap={gaps.find(({ target }) => 'item' in target && target.item === chosen)}
             onFitMusic={() => {
               fitMusic({ item: total.first.item.id });
@@ -303,7 +305,7 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
         <LastChange timeline={later.timeline} />
         <FindingsList reckoned={reckoned} library={library} context={context} onChoose={setChosen} onEdit={change} />
         {!total && !shownSection && (
-          <ClassInspector page={page} plan={plan} evaluation={later} library={library} onAction={act} onEdit={change} />
+          <ClassInspector page={page} plan={plan} evaluation={later} library={library} context={context} onAction={act} onEdit={change} />
         )}
       </Box>
       <KeysHelp keys={planKeysHelp} />
@@ -320,7 +322,9 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
           }}
         />
       )}
-      {open === 'who' && <WhoDoesWhat page={page} evaluation={evaluation} library={library} onEdit={change} onClose={close} />}
+      {open === 'who' && (
+        <WhoDoesWhat page={page} plan={plan} context={context} evaluation={evaluation} library={library} onEdit={change} onClose={close} />
+      )}
       {open === 'talk' && <SafetyTalkDialog lines={talk()} onClose={close} />}
       {open === 'file' && (
         <PlanImport

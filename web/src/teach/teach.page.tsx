@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ClassPageResponse } from '@leiter/contract';
-import { groupBy, safetyTalkOf, type Evaluation, type Library } from '@leiter/core';
+import { groupBy, homeTaskLines, safetyTalkOf, type Evaluation, type Library } from '@leiter/core';
 import { DateTime } from 'luxon';
 import { useEffect, useMemo } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
@@ -68,6 +68,8 @@ function Live({
     () => safetyTalkOf(evaluation.timeline, evaluation.versions, contextOf(page).children, library),
     [evaluation, page, library],
   );
+  const homeTask = useMemo(() => homeTaskLines(plan.homeTask, library), [plan, library]);
+  const nameOf = (slug: string): string => library.get(slug)?.name ?? slug;
   const live = useRun(page.class.id, items);
   const noted = useTeachingNoted(page.class.id);
   const { position } = live;
@@ -137,6 +139,8 @@ function Live({
               clock={DateTime.now().toFormat('HH:mm')}
               endsAt={DateTime.now().plus({ seconds: left }).toFormat('HH:mm')}
               talk={talk}
+              homeTask={homeTask}
+              nameOf={nameOf}
               instead={insteadOf(position.timed?.item.id, evaluation, page, library)}
             />
             <Controls live={live} isPaused={position.isPaused} isExplaining={isExplaining} classId={page.class.id} />

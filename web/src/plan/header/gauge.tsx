@@ -33,7 +33,7 @@ export function Gauge({
       <Box
         aria-hidden="true"
         sx={{
-          width: 130,
+          width: 96,
           height: 12,
           border: `1.5px solid ${palette.ink}`,
           borderRadius: '7px',

@@ -2,11 +2,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ClassPageResponse } from '@leiter/contract';
-import type { ClassPlan, Evaluation, Library, PlanEdit } from '@leiter/core';
+import type { ClassPlan, Evaluation, EvaluationContext, Library, PlanEdit } from '@leiter/core';
 import { Link } from 'react-router';
 import { palette } from '../../shared/palette';
 import { plural } from '../../shared/words';
 import { ClassFigures } from './class-figures';
+import { HomeTaskPanel, StoryField } from './home-task-panel';
 
 /** What is opened or done from the class as a whole. */
 export type ClassAction = 'fit' | 'who' | 'calm' | 'talk' | 'keep' | 'file';
@@ -16,6 +17,7 @@ interface Props {
   readonly plan: ClassPlan;
   readonly evaluation: Evaluation;
   readonly library: Library;
+  readonly context: EvaluationContext;
   readonly onAction: (action: ClassAction) => void;
   readonly onEdit: (edits: readonly PlanEdit[]) => void;
 }
@@ -30,7 +32,7 @@ const actions: readonly (readonly [ClassAction, string])[] = [
 ];
 
 /** The class as a whole: what can be done with it, its figures, who is coming. */
-export function ClassInspector({ page, plan, evaluation, library, onAction, onEdit }: Props) {
+export function ClassInspector({ page, plan, evaluation, library, context, onAction, onEdit }: Props) {
   const away = page.children.filter(({ attendance }) => attendance === 'absent');
   return (
     <>
@@ -51,6 +53,8 @@ export function ClassInspector({ page, plan, evaluation, library, onAction, onEd
           Beside earlier classes
         </Button>
       </Box>
+      <StoryField story={plan.story ?? ''} onEdit={onEdit} />
+      <HomeTaskPanel page={page} plan={plan} library={library} context={context} onEdit={onEdit} />
       <ClassFigures page={page} plan={plan} evaluation={evaluation} library={library} onEdit={onEdit} />
       <Typography variant="h2" sx={{ mb: 0.5 }}>
         {plural(page.children.length - away.length, 'child', 'children')} expected

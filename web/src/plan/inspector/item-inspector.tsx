@@ -8,6 +8,7 @@ import {
   type LearnedPace,
   type WrittenTeaching,
   type ItemTotal,
+  type Movement,
   type MusicGap,
   type PlanEdit,
   type Track,
@@ -18,6 +19,7 @@ import { circuitWithNext } from '../editing/plan-keys';
 import { CircuitFields } from './circuit-fields';
 import { DoseFields, TypedTeaching } from './dose-fields';
 import { FocusButton, FamiliarityField, SidesField, TiersField, WordsField } from './item-fields';
+import { LedFields } from './led-fields';
 import { MusicFields } from './music-fields';
 import { TeachingFields } from './teaching-fields';
 import { TimeParts } from './time-parts';
@@ -27,13 +29,15 @@ interface Props {
   /** The item where it comes first, and what it takes in all its rounds. */
   readonly total: ItemTotal;
   readonly pace: LearnedPace;
+  /** What can be named. */
+  readonly movements: readonly Movement[];
   readonly gap: MusicGap | undefined;
   readonly onFitMusic: () => void;
   readonly onEdit: (edits: readonly PlanEdit[]) => void;
 }
 
 /** One item: how much, which sides, which versions, what to say, and what its time is made of. */
-export function ItemInspector({ plan, total, pace, gap, onFitMusic, onEdit }: Props) {
+export function ItemInspector({ plan, total, pace, movements, gap, onFitMusic, onEdit }: Props) {
   const { first: timed } = total;
   const { item, movement } = timed;
   const circuit = plan.circuits?.find(({ id }) => id === item.circuit);
@@ -71,6 +75,7 @@ export function ItemInspector({ plan, total, pace, gap, onFitMusic, onEdit }: Pr
         <FocusButton movement={movement.slug} focus={plan.focus} onEdit={onEdit} />
       </Box>
       <TeachingFields key={`teaching ${item.id}`} item={item} reckoned={timed.way} onEdit={editStably} />
+      <LedFields key={`led ${item.id}`} item={item} movements={movements} onEdit={editStably} />
       <WordsField
         key={`words ${item.id}`}
         id={item.id}

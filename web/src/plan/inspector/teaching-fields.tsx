@@ -1,13 +1,13 @@
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import Typography from '@mui/material/Typography';
 import { talkLimits, teachingOf, ways, type Build, type Item, type ItemTeaching, type PlanEdit, type Way } from '@leiter/core';
 import { memo } from 'react';
 import { numberIn } from '../../shared/number-in';
 import { palette } from '../../shared/palette';
 import { useTyped } from '../../shared/use-typed';
 import { wayWords } from '../../shared/words';
+import { Toggle } from './toggle';
 
 interface Props {
   readonly item: Item;
@@ -157,21 +157,5 @@ function BuildFields({ build, onChange }: { readonly build: Build | undefined; r
         slotProps={{ htmlInput: { inputMode: 'decimal' }, inputLabel: { shrink: true } }}
       />
     </Box>
-  );
-}
-
-function Toggle({ label, isOn, onChange }: { readonly label: string; readonly isOn: boolean; readonly onChange: (isOn: boolean) => void }) {
-  return (
-    <Typography component="label" variant="body2" sx={{ display: 'flex', alignItems: 'center', gap: 0.75, cursor: 'pointer' }}>
-      <input
-        type="checkbox"
-        checked={isOn}
-        onChange={(event) => {
-          onChange(event.target.checked);
-        }}
-        style={{ margin: 0, accentColor: palette.primary, width: 15, height: 15 }}
-      />
-      {label}
-    </Typography>
   );
 }

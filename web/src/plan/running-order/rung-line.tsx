@@ -119,7 +119,7 @@ export const RungLine = memo(function RungLine({
     if (isChosen) line.current?.scrollIntoView({ block: 'nearest' });
   }, [isChosen]);
   const sides = sidesText(item.sides);
-  const taught = teachingText(item);
+  const taught = teachingText(item, nameOf);
   const versionsText = counts && !isAllCore(counts) ? countsText(counts, nameOf) : '';
   return (
     <li

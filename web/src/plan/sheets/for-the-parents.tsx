@@ -2,7 +2,15 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ClassResponse, ExpectedChild } from '@leiter/contract';
-import { homeListOf, homeListWords, type Evaluation, type Library } from '@leiter/core';
+import {
+  homeListOf,
+  homeListWords,
+  homeTaskLines,
+  type ClassPlan,
+  type Evaluation,
+  type EvaluationContext,
+  type Library,
+} from '@leiter/core';
 import { useState } from 'react';
 import { OnPaper } from '../../shared/on-paper';
 import { headingFont, palette } from '../../shared/palette';
@@ -13,16 +21,25 @@ interface Props {
   readonly evaluation: Evaluation;
   readonly library: Library;
   readonly people: readonly ExpectedChild[];
+  readonly plan: ClassPlan;
+  readonly context: EvaluationContext;
 }
 
 /** What each family needs for a class: to copy into a message, or to print and cut apart. */
-export function ForTheParents({ session, evaluation, library, people }: Props) {
+export function ForTheParents({ session, evaluation, library, people, plan, context }: Props) {
   const [copied, setCopied] = useState<string | null>(null);
-  const lists = people.map((child) => ({
-    id: child.id,
-    name: child.name,
-    words: homeListWords(homeListOf(child, evaluation.versions, library)),
-  }));
+  const items = evaluation.timeline.items.map(({ item }) => item);
+  const lists = people.map((child) => {
+    const own = context.children.find(({ id }) => id === child.id);
+    return {
+      id: child.id,
+      name: child.name,
+      words: [
+        ...homeListWords(homeListOf(child, evaluation.versions, library, items)),
+        ...homeTaskLines(plan.homeTask, library, own && { child: own, ladder: context.ladder }),
+      ],
+    };
+  });
   const copy = async (id: string, text: string): Promise<void> => {
     await navigator.clipboard.writeText(text);
     setCopied(id);

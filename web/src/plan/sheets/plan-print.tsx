@@ -7,6 +7,7 @@ import {
   doseText,
   teachingText,
   firstRounds,
+  homeTaskLines,
   itemTotals,
   sidesText,
   timeOfDay,
@@ -43,6 +44,7 @@ function Paper({ page, plan, evaluation, library, talk }: Props) {
         {dayText(page.class.day)} · {page.class.startsAt} to {timeOfDay(page.class.startsAt, page.class.lengthMinutes * 60)} · planned{' '}
         {clockText(timeline.totalSeconds)}
       </Box>
+      {plan.story !== undefined && <Box sx={{ mb: 1.5 }}>Story: {plan.story}</Box>}
       <Rows page={page} plan={plan} evaluation={evaluation} library={library} />
       <Box sx={{ breakInside: 'avoid', mt: 2 }}>
         <Box sx={{ fontFamily: headingFont, fontSize: '12pt', fontWeight: 700 }}>Before the first movement</Box>
@@ -51,6 +53,13 @@ function Paper({ page, plan, evaluation, library, talk }: Props) {
             <li key={line}>{line}</li>
           ))}
         </ul>
+        {plan.homeTask && (
+          <ul aria-label="Home task" style={{ margin: '4pt 0 8pt', paddingLeft: '14pt' }}>
+            {homeTaskLines(plan.homeTask, library).map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+        )}
         Usual cautions only. Your governing body’s rules, your training and medical advice come first.
       </Box>
     </>
@@ -90,7 +99,9 @@ function Rows({ page, plan, evaluation, library }: Omit<Props, 'talk'>) {
                 {!circuit && rounds > 1 && ' – in the circuit'}
               </td>
               <td>
-                {[doseText(item.dose), teachingText(item)].filter((one) => one !== '').join(', ')}
+                {[doseText(item.dose), teachingText(item, (slug) => library.get(slug)?.name ?? slug)]
+                  .filter((one) => one !== '')
+                  .join(', ')}
                 {sidesText(item.sides) && `, ${sidesText(item.sides)}`}
               </td>
               <td>{countsText(counts.get(item.id), (slug) => library.get(slug)?.name ?? slug)}</td>

@@ -12,7 +12,9 @@ import {
   firstRounds,
   tierNames,
   versionWords,
+  type ClassPlan,
   type Evaluation,
+  type EvaluationContext,
   type Library,
   type PlanEdit,
   type TierName,
@@ -24,6 +26,8 @@ import { ForTheParents } from './for-the-parents';
 
 interface Props {
   readonly page: ClassPageResponse;
+  readonly plan: ClassPlan;
+  readonly context: EvaluationContext;
   readonly evaluation: Evaluation;
   readonly library: Library;
   readonly onEdit: (edits: readonly PlanEdit[]) => void;
@@ -39,7 +43,7 @@ const cells: Readonly<Record<TierName | 'instead' | 'none', { readonly word: str
 };
 
 /** Children × items: which version each does, why, and set by hand where one knows better; and what each family needs at home. */
-export function WhoDoesWhat({ page, evaluation, library, onEdit, onClose }: Props) {
+export function WhoDoesWhat({ page, plan, context, evaluation, library, onEdit, onClose }: Props) {
   const [part, setPart] = useState<'sheet' | 'homes'>('sheet');
   const children = page.children.filter(({ attendance }) => attendance !== 'absent');
   return (
@@ -64,7 +68,9 @@ export function WhoDoesWhat({ page, evaluation, library, onEdit, onClose }: Prop
         {children.length > 0 && part === 'sheet' && (
           <Sheet page={page} evaluation={evaluation} library={library} people={children} onEdit={onEdit} />
         )}
-        {part === 'homes' && <ForTheParents session={page.class} evaluation={evaluation} library={library} people={children} />}
+        {part === 'homes' && (
+          <ForTheParents session={page.class} plan={plan} context={context} evaluation={evaluation} library={library} people={children} />
+        )}
       </DialogContent>
       <DialogActions sx={{ p: 2 }}>
         <Button variant="contained" onClick={onClose}>
@@ -75,7 +81,7 @@ export function WhoDoesWhat({ page, evaluation, library, onEdit, onClose }: Prop
   );
 }
 
-function Sheet({ page, evaluation, library, people, onEdit }: Omit<Props, 'onClose'> & { readonly people: readonly ExpectedChild[] }) {
+function Sheet({ page, evaluation, library, people, onEdit }: Omit<Props, 'onClose' | 'plan' | 'context'> & { readonly people: readonly ExpectedChild[] }) {
   const [chosen, setChosen] = useState<Version | null>(null);
   const byCell = new Map(evaluation.versions.map((version) => [`${version.itemId} ${version.childId}`, version]));
   // what everybody does the same in one version is not worth a line

@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import { clockText, type Position, type TimedItem } from '@leiter/core';
+import { callsText, clockText, helperText, leaderWords, stanceWords, type Position, type TimedItem } from '@leiter/core';
 import { headingFont, palette } from '../../shared/palette';
 import { Figure } from '../../shared/figure';
 import { sectionWords } from '../../shared/words';
@@ -11,16 +11,20 @@ interface Props {
   readonly endsAt: string;
   /** What is said before the first movement; shown while it is said. */
   readonly talk: readonly string[];
+  /** What is done at home; shown while it is told. */
+  readonly homeTask: readonly string[];
+  readonly nameOf: (movement: string) => string;
   /** Who does another movement, and which: `Kaia B.: Stork`. */
   readonly instead: readonly string[];
 }
 
 /** What is taught now, to be read from three metres away. */
-export function StageView({ position, clock, endsAt, talk, instead }: Props) {
+export function StageView({ position, clock, endsAt, talk, homeTask, nameOf, instead }: Props) {
   const { timed, next } = position;
   if (!timed) return null;
   const { movement, item } = timed;
-  const isTalk = movement.kind === 'talk' && timed.section.kind === 'safety';
+  const said = movement.kind !== 'talk' ? [] : timed.section.kind === 'safety' ? talk : timed.section.kind === 'closing' ? homeTask : [];
+  const how = howWords(timed, nameOf);
   const cue = item.cue ?? movement.cues[0];
   const tiers = item.tiers.flatMap((name) => {
     const tier = movement.tiers[name];
@@ -52,17 +56,22 @@ export function StageView({ position, clock, endsAt, talk, instead }: Props) {
       >
         {movement.name}
       </Box>
+      {how !== '' && <Box sx={{ fontSize: 26, lineHeight: 1.25, color: palette.cream }}>{how}</Box>}
       <Box
         sx={{
           flex: 1,
           minHeight: 0,
           display: 'grid',
-          gridTemplateColumns: isTalk ? '1fr 420px' : '320px 1fr',
+          gridTemplateColumns: said.length > 0 ? '1fr 420px' : '320px 1fr',
           gap: 4,
           alignItems: 'center',
         }}
       >
-        {isTalk ? <Talk lines={talk} /> : <Figure movement={movement} size={320} tone="night" isDecoration={false} />}
+        {said.length > 0 ? (
+          <Talk lines={said} label={timed.section.kind === 'safety' ? 'Safety talk' : 'Home task'} />
+        ) : (
+          <Figure movement={movement} size={320} tone="night" isDecoration={false} />
+        )}
         <Now position={position} />
       </Box>
       {instead.length > 0 && (
@@ -112,6 +121,19 @@ export function StageView({ position, clock, endsAt, talk, instead }: Props) {
   );
 }
 
+/** Who leads, what is called, who helps, what else they may do: what the plan says of it beyond how much. */
+function howWords({ item }: TimedItem, nameOf: Props['nameOf']): string {
+  return [
+    ...(item.leader ? [leaderWords[item.leader]] : []),
+    ...(item.stands ? [`stand ${stanceWords[item.stands]}`] : []),
+    ...(item.calls ? [callsText(item.calls)] : []),
+    ...(item.choice ? [`or ${item.choice.map(nameOf).join(', ')}`] : []),
+    ...(item.helper ? [helperText(item.helper)] : []),
+    ...(item.areEyesClosed ? ['eyes closed'] : []),
+    ...(item.stopsWithMusic ? ['still when the music stops'] : []),
+  ].join(' · ');
+}
+
 /** The section, which round of a circuit it is, what is done before it, and what plays. */
 function whereWords({ section, item, share, round, rounds }: TimedItem): string {
   const track = item.music ?? section.music;
@@ -127,9 +149,9 @@ function whereWords({ section, item, share, round, rounds }: TimedItem): string 
   ].join(' · ');
 }
 
-function Talk({ lines }: { readonly lines: readonly string[] }) {
+function Talk({ lines, label }: { readonly lines: readonly string[]; readonly label: string }) {
   return (
-    <Box component="ul" aria-label="Safety talk" sx={{ m: 0, pl: 3.5, fontSize: lines.length > 9 ? 22 : 25, lineHeight: 1.35 }}>
+    <Box component="ul" aria-label={label} sx={{ m: 0, pl: 3.5, fontSize: lines.length > 9 ? 22 : 25, lineHeight: 1.35 }}>
       {lines.map((line) => (
         <li key={line}>{line}</li>
       ))}

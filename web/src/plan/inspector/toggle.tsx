@@ -1,0 +1,27 @@
+import Typography from '@mui/material/Typography';
+import { palette } from '../../shared/palette';
+
+/** Yes or no, with its words. */
+export function Toggle({
+  label,
+  isOn,
+  onChange,
+}: {
+  readonly label: string;
+  readonly isOn: boolean;
+  readonly onChange: (isOn: boolean) => void;
+}) {
+  return (
+    <Typography component="label" variant="body2" sx={{ display: 'flex', alignItems: 'center', gap: 0.75, cursor: 'pointer' }}>
+      <input
+        type="checkbox"
+        checked={isOn}
+        onChange={(event) => {
+          onChange(event.target.checked);
+        }}
+        style={{ margin: 0, accentColor: palette.primary, width: 15, height: 15 }}
+      />
+      {label}
+    </Typography>
+  );
+}
