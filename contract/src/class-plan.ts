@@ -55,12 +55,10 @@ import {
   type HelperBody,
   type HomeTaskBody,
 } from './led.js';
+import { id, notAMovement, notAnId, slug } from './names.js';
 import { Line } from './text.js';
 import { MayBeLeftOut } from './optional.js';
 import { Within } from './within.js';
-
-export const id = /^[A-Za-z0-9_-]{1,64}$/;
-export const slug = /^[a-z0-9]+(-[a-z0-9]+)*$/;
 
 /** Children by id, each with the version that was set for it. */
 export function TiersByHand(): PropertyDecorator {
@@ -84,7 +82,7 @@ export function TiersByHand(): PropertyDecorator {
 
 /** Stations that are done several times, one after the other; items name it by its id. */
 export class CircuitBody {
-  @Matches(id, { message: 'Not an id.' })
+  @Matches(id, { message: notAnId })
   id!: string;
 
   /** Left out for a circuit. */
@@ -181,7 +179,7 @@ export function CircuitsField(): PropertyDecorator {
 /** What an item of a plan and one of a file say alike; each may be left out. */
 export class ItemSaid {
   @MayBeLeftOut()
-  @IsIn(familiarities, { message: 'new, known or routine.' })
+  @IsIn(familiarities, { message: `The group knows it as ${familiarities.join(', ')}.` })
   familiarity?: Familiarity;
 
   @MayBeLeftOut()
@@ -194,7 +192,7 @@ export class ItemSaid {
 
   /** The circuit it is a station of; the stations of one stand next to each other in one section. */
   @MayBeLeftOut()
-  @Matches(id, { message: 'Not an id.' })
+  @Matches(id, { message: notAnId })
   circuit?: string;
 
   @MusicField()
@@ -241,16 +239,16 @@ export class ItemSaid {
 }
 
 export class PlanItem extends ItemSaid {
-  @Matches(id, { message: 'Not an id.' })
+  @Matches(id, { message: notAnId })
   id!: string;
 
-  @Matches(slug, { message: 'Not the name of a movement.' })
+  @Matches(slug, { message: notAMovement })
   movement!: string;
 
   @DoseOfAnyKind()
   dose!: Dose;
 
-  @IsIn(itemSides, { message: 'Which sides?' })
+  @IsIn(itemSides, { message: `The sides can be ${itemSides.join(', ')}.` })
   sides!: ItemSides;
 
   @IsArray()
@@ -266,12 +264,12 @@ export class PlanItem extends ItemSaid {
 }
 
 export class AcceptedFindingBody {
-  @IsIn(checkIds, { message: 'Not a check.' })
+  @IsIn(checkIds, { message: `A check is ${checkIds.join(', ')}.` })
   check!: CheckId;
 
   @IsArray()
   @ArrayMaxSize(mostItems)
-  @Matches(id, { each: true, message: 'Not an id.' })
+  @Matches(id, { each: true, message: notAnId })
   itemIds!: string[];
 
   @Line({ most: 300 })
@@ -279,10 +277,10 @@ export class AcceptedFindingBody {
 }
 
 export class PlanSection {
-  @Matches(id, { message: 'Not an id.' })
+  @Matches(id, { message: notAnId })
   id!: string;
 
-  @IsIn(sectionKinds, { message: 'Not a part of a class.' })
+  @IsIn(sectionKinds, { message: `A section is ${sectionKinds.join(', ')}.` })
   kind!: SectionKind;
 
   @IsArray()
@@ -315,7 +313,7 @@ export class PlanDocument {
 
   @IsArray()
   @ArrayMaxSize(20, { message: 'At most 20 movements in focus.' })
-  @Matches(slug, { each: true, message: 'Not the name of a movement.' })
+  @Matches(slug, { each: true, message: notAMovement })
   focus!: string[];
 
   @MayBeLeftOut()

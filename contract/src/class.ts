@@ -22,6 +22,7 @@ import type { Household } from './household.js';
 import { MayBeLeftOut } from './optional.js';
 import type { SyllabusResponse } from './syllabus.js';
 import { Line } from './text.js';
+import { id, notAnId } from './names.js';
 
 export const attendances = ['present', 'late', 'absent', 'watched'] as const;
 /** `absent` given before the class is a told absence; `watched` means the recording was seen. */
@@ -90,7 +91,7 @@ export class MeasuredBody {
 }
 
 export class ItemTime {
-  @Matches(/^[A-Za-z0-9_-]{1,64}$/, { message: 'Not an id.' })
+  @Matches(id, { message: notAnId })
   itemId!: string;
 
   @SecondsField()

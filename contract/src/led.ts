@@ -17,8 +17,7 @@ import { DoseOfAnyKind } from './dose.js';
 import { MayBeLeftOut } from './optional.js';
 import { Line } from './text.js';
 import { Within } from './within.js';
-
-const slug = /^[a-z0-9]+(-[a-z0-9]+)*$/;
+import { notAMovement, slug } from './names.js';
 
 /** What a parent or a partner does. */
 export class HelperBody {
@@ -45,7 +44,7 @@ export class CallsBody {
 
 /** One thing that is done at home. */
 export class HomeTaskItemBody {
-  @Matches(slug, { message: 'Not the name of a movement.' })
+  @Matches(slug, { message: notAMovement })
   movement!: string;
 
   @DoseOfAnyKind()
@@ -100,7 +99,7 @@ export function ChoiceField(): PropertyDecorator {
     MayBeLeftOut(),
     IsArray({ message: 'A list of movements.' }),
     ArrayMaxSize(callLimits.choice, { message: `At most ${String(callLimits.choice)} to choose from.` }),
-    Matches(slug, { each: true, message: 'Not the name of a movement.' }),
+    Matches(slug, { each: true, message: notAMovement }),
   );
 }
 

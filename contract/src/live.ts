@@ -1,7 +1,7 @@
 import { IsBoolean, IsUUID, Matches, ValidateIf } from 'class-validator';
-import { id } from './class-plan.js';
 import type { Attendance } from './class.js';
 import type { ObservationResponse } from './observation.js';
+import { id, notAnId } from './names.js';
 
 /** What open pages are told of, as it happens. */
 export const topics = ['plan', 'mark', 'attendance', 'class', 'ladder', 'presence'] as const;
@@ -31,7 +31,7 @@ export class PresenceRequest {
   tab!: string;
 
   @ValidateIf((_object: object, value: unknown) => value !== null)
-  @Matches(id, { message: 'Not an id.' })
+  @Matches(id, { message: notAnId })
   itemId!: string | null;
 
   @IsBoolean({ message: 'Still here?' })

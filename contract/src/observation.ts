@@ -30,6 +30,7 @@ import {
 import { DayField } from './day-field.js';
 import { Line } from './text.js';
 import { MayBeLeftOut } from './optional.js';
+import { notAMovement, slug } from './names.js';
 
 /** A number that is at most what another field says. */
 function NotMoreThan(other: 'of'): PropertyDecorator {
@@ -81,7 +82,7 @@ export class AddObservationRequest {
   @IsUUID('all')
   childId!: string;
 
-  @Matches(/^[a-z0-9]+(-[a-z0-9]+)*$/, { message: 'Not the name of a movement.' })
+  @Matches(slug, { message: notAMovement })
   movement!: string;
 
   @IsOptional()
@@ -107,7 +108,7 @@ export class AddObservationRequest {
 
   @IsArray()
   @ArrayMaxSize(10)
-  @Matches(/^[a-z0-9]+(-[a-z0-9]+)*$/, { each: true, message: 'Not the name of a fault.' })
+  @Matches(slug, { each: true, message: 'Not the name of a fault.' })
   faults!: string[];
 
   @Line({ least: 0, most: 500 })

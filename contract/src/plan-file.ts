@@ -21,6 +21,7 @@ import { Transform, Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
+  ArrayUnique,
   IsArray,
   IsBoolean,
   IsIn,
@@ -34,22 +35,23 @@ import {
   ValidateNested,
   registerDecorator,
 } from 'class-validator';
-import { CircuitsField, ItemSaid, MusicField, StyleField, WayField, id, slug, type CircuitBody, type TrackBody } from './class-plan.js';
+import { CircuitsField, ItemSaid, MusicField, StyleField, WayField, type CircuitBody, type TrackBody } from './class-plan.js';
 import { DoseOfAnyKind } from './dose.js';
 import { HomeTaskField, StoryField, type HomeTaskBody } from './led.js';
 import { DayField } from './day-field.js';
 import { Household } from './household.js';
 import { MayBeLeftOut } from './optional.js';
 import { Line, TimeOfDay } from './text.js';
+import { id, notAMovement, notAnId, slug } from './names.js';
 
 /** One line of a running order in a file; what is left out is as a coach would first write it. */
 export class PlanFileItem extends ItemSaid {
   /** Made where it is left out: `item-1`, `item-2`, in order. */
   @MayBeLeftOut()
-  @Matches(id, { message: 'Not an id.' })
+  @Matches(id, { message: notAnId })
   id?: string;
 
-  @Matches(slug, { message: 'Not the name of a movement.' })
+  @Matches(slug, { message: notAMovement })
   movement!: string;
 
   /** The entry of the movement, for a club that does not have it; its fields are those of leiter-library/1. */
@@ -69,12 +71,13 @@ export class PlanFileItem extends ItemSaid {
   @IsArray()
   @ArrayMinSize(1, { message: 'At least one version is in use.' })
   @ArrayMaxSize(3)
+  @ArrayUnique({ message: 'Each version once.' })
   @IsIn(tierNames, { each: true, message: 'A version is easier, core or harder.' })
   tiers?: TierName[];
 }
 
 export class PlanFileSection {
-  @IsIn(sectionKinds, { message: 'Not a part of a class.' })
+  @IsIn(sectionKinds, { message: `A section is ${sectionKinds.join(', ')}.` })
   kind!: SectionKind;
 
   @IsArray({ message: 'A list of items.' })
@@ -120,7 +123,7 @@ export class PlanFile {
   @MayBeLeftOut()
   @IsArray()
   @ArrayMaxSize(20, { message: 'At most 20 movements in focus.' })
-  @Matches(slug, { each: true, message: 'Not the name of a movement.' })
+  @Matches(slug, { each: true, message: notAMovement })
   focus?: string[];
 
   @CircuitsField()
@@ -192,7 +195,7 @@ function MarksOfAChild(): PropertyDecorator {
 
 /** A child that a plan is judged for; nothing of it is stored. */
 export class PreviewChild {
-  @Matches(id, { message: 'Not an id.' })
+  @Matches(id, { message: notAnId })
   id!: string;
 
   @DayField()

@@ -1,8 +1,9 @@
 import { ageBands, type AgeBand, type PlanTemplate } from '@leiter/core';
 import { Type } from 'class-transformer';
 import { IsIn, IsObject, Matches, ValidateNested } from 'class-validator';
-import { PlanDocument, slug } from './class-plan.js';
+import { PlanDocument } from './class-plan.js';
 import { Line } from './text.js';
+import { slug } from './names.js';
 
 /** A plan kept as a running order to start from. */
 export class SaveTemplateRequest {

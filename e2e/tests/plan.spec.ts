@@ -49,7 +49,10 @@ test('What is unsafe is said at once, mended by one click and taken back by one 
   await page.keyboard.press('Escape');
   await page.keyboard.press('s');
   await expect(findings.getByText('One side only')).toBeVisible();
-  const button = findings.getByRole('listitem').filter({ hasText: 'One side only' }).getByRole('button').first();
+  const button = findings
+    .getByRole('listitem')
+    .filter({ hasText: 'One side only' })
+    .getByRole('button', { name: /^(Add the|Do both)/ });
   await button.click();
   await expect(findings.getByText('One side only')).toBeHidden();
   await page.keyboard.press('Control+z');

@@ -188,7 +188,29 @@ describe('judging a plan', () => {
       expect(findings.map(({ check }) => check)).toEqual(expect.arrayContaining(['back-bend-not-undone', 'safety-talk', 'cold-load']));
     }
     const broken = await preview({ plan: small([{ movement: 'pier-bridge', movementInline: { ...strange, effort: 9 } }]) }).expect(422);
-    expect(broken.body.errors[0].field).toBe('plan.sections.0.items.0.movementInline.effort');
+    expect(broken.body.errors[0]).toEqual({
+      field: 'plan.sections.0.items.0.movementInline.effort',
+      message: '“effort” cannot be 9: it is 0, 1, 2, 3, 4.',
+    });
+  });
+
+  it.each([
+    [{ sides: 'up' }, 'sides', 'The sides can be none, both, left, right, lead, alternating. It says "up".'],
+    [{ way: 'shout' }, 'way', 'The way is flow, follow, teach, watch. It says "shout".'],
+    [{ calls: { what: 'shapes', everySeconds: 0 } }, 'calls.everySeconds', /^.*1.*60.* It says 0\.$/],
+    [{ leader: 'nobody' }, 'leader', 'Who leads is co-coach, a-child, in-turn. It says "nobody".'],
+  ])('names field, value and what is allowed: %j', async (said, field, message) => {
+    const refused = await preview({ plan: small([{ movement: 'lever', ...said }]) }).expect(400);
+    const [error] = refused.body.errors as readonly { readonly field: string; readonly message: string }[];
+    expect(error?.field).toBe(`plan.sections.0.items.0.${field}`);
+    expect(error?.message).toEqual(typeof message === 'string' ? message : expect.stringMatching(message));
+  });
+
+  it('offers only mends that were tried: none makes something new', async () => {
+    const plan = small([{ id: 'k', movement: 'lever', sides: 'left' }]);
+    const { findings } = (await preview({ plan }).expect(200)).body as PlanPreviewResponse;
+    const sided = findings.find(({ check }) => check === 'one-sided');
+    expect(sided?.mend).toEqual([{ kind: 'set-sides', item: 'k', sides: 'both' }]);
   });
 
   it.each([
@@ -218,12 +240,7 @@ describe('judging a plan', () => {
       422,
       'plan.sections.0.items.0.tiers.0',
     ],
-    [
-      'a version three times',
-      small([{ movement: 'drink-break', tiers: ['core', 'core', 'core'] }]),
-      422,
-      'plan.sections.0.items.0.tiers.1',
-    ],
+    ['a version three times', small([{ movement: 'drink-break', tiers: ['core', 'core', 'core'] }]), 400, 'plan.sections.0.items.0.tiers'],
     ['a programme that nobody teaches', { ...small([]), programme: 'swimming' }, 422, 'plan.programme'],
     [
       'an entry under another name than the item’s',

@@ -67,7 +67,7 @@ it('of any plan each mend that is left takes away, or lessens, what it mends and
       seconds: fc.integer({ min: 10, max: 240 }),
       sides: fc.constantFrom('both', 'left'),
     })
-    .map(({ movement, seconds, sides }) => timed(movement, seconds, { sides: movement === 'kick' ? (sides) : 'none' }));
+    .map(({ movement, seconds, sides }) => timed(movement, seconds, { sides: movement === 'kick' ? sides : 'none' }));
   const plans = fc
     .array(item, { minLength: 3, maxLength: 12 })
     .map((items) => aPlan({ drills: items.map((one, index) => ({ ...one, id: `i${String(index)}` })), closing: [timed('bye', 20)] }));

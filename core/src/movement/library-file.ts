@@ -21,6 +21,8 @@ export interface LibraryFault {
   readonly kind: 'missing' | 'unknown-field' | 'not-allowed' | 'dose-out-of-range' | 'dangling' | 'circle' | 'twice' | 'contradiction';
   /** The value or name at fault, as it stands in the file. */
   readonly found: string;
+  /** What it may be; left out where that is no list of words. */
+  readonly allowed?: readonly string[];
 }
 
 /** What an entry is when its file leaves the field out. Fields that are not here must be written. */
@@ -102,19 +104,20 @@ function completed(entry: Fields): Movement {
   return whole as unknown as Movement; // every field was checked by faultsOfEntry or comes from the defaults
 }
 
-function fault(entry: string, field: string, kind: LibraryFault['kind'], found: unknown): LibraryFault {
+function fault(entry: string, field: string, kind: LibraryFault['kind'], found: unknown, allowed?: readonly unknown[]): LibraryFault {
   const text = typeof found === 'string' ? found : found === undefined ? '' : JSON.stringify(found);
-  return { entry, field, kind, found: text.length > 120 ? `${text.slice(0, 120)}…` : text };
+  const words = allowed ? { allowed: allowed.map(String) } : {};
+  return { entry, field, kind, found: text.length > 120 ? `${text.slice(0, 120)}…` : text, ...words };
 }
 
 function faultsOfEntry(entry: Fields, index: number): readonly LibraryFault[] {
   const name = typeof entry['slug'] === 'string' ? entry['slug'] : `#${String(index + 1)}`;
   const faults: LibraryFault[] = [];
-  const say = (field: string, kind: LibraryFault['kind'], found: unknown): void => {
-    faults.push(fault(name, field, kind, found));
+  const say = (field: string, kind: LibraryFault['kind'], found: unknown, allowed?: readonly unknown[]): void => {
+    faults.push(fault(name, field, kind, found, allowed));
   };
   const oneOf = (field: string, value: unknown, allowed: readonly unknown[]): void => {
-    if (!allowed.includes(value)) say(field, 'not-allowed', value);
+    if (!allowed.includes(value)) say(field, 'not-allowed', value, allowed);
   };
   const eachOf = (field: string, allowed: readonly unknown[]): void => {
     const list = entry[field] ?? [];
@@ -275,14 +278,14 @@ function sameTiers({ slug, tiers }: Movement): readonly LibraryFault[] {
 }
 
 /** What is wrong, as a sentence for whoever wrote the file. */
-export function libraryFaultWords({ field, kind, found }: LibraryFault): string {
+export function libraryFaultWords({ field, kind, found, allowed = [] }: LibraryFault): string {
   switch (kind) {
     case 'missing':
       return field === '' ? 'This is not an entry.' : `“${field}” is missing.`;
     case 'unknown-field':
       return `There is no field “${found}”.`;
     case 'not-allowed':
-      return `“${field}” cannot be ${found === '' ? 'this' : found}.`;
+      return `“${field}” cannot be ${found === '' ? 'this' : found}${allowed.length > 0 ? `: it is ${allowed.join(', ')}` : ''}.`;
     case 'dose-out-of-range':
       return `“${field}” is ${found}, which nobody can do.`;
     case 'dangling':

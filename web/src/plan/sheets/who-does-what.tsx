@@ -81,7 +81,13 @@ export function WhoDoesWhat({ page, plan, context, evaluation, library, onEdit, 
   );
 }
 
-function Sheet({ page, evaluation, library, people, onEdit }: Omit<Props, 'onClose' | 'plan' | 'context'> & { readonly people: readonly ExpectedChild[] }) {
+function Sheet({
+  page,
+  evaluation,
+  library,
+  people,
+  onEdit,
+}: Omit<Props, 'onClose' | 'plan' | 'context'> & { readonly people: readonly ExpectedChild[] }) {
   const [chosen, setChosen] = useState<Version | null>(null);
   const byCell = new Map(evaluation.versions.map((version) => [`${version.itemId} ${version.childId}`, version]));
   // what everybody does the same in one version is not worth a line
