@@ -1,4 +1,4 @@
-import type { StandingName, Mark } from '@leiter/core';
+import { classLengths, type StandingName, type Mark } from '@leiter/core';
 import { IsBoolean, IsIn, IsInt, IsOptional, IsUUID, Max, Min } from 'class-validator';
 import type { RequirementResponse } from './syllabus.js';
 import { Line, TimeOfDay } from './text.js';
@@ -20,7 +20,7 @@ export class AddGroupRequest {
   @TimeOfDay()
   startsAt!: string;
 
-  @IsIn([30, 45, 60], { message: 'A class lasts 30, 45 or 60 minutes.' })
+  @IsIn(classLengths, { message: `A class lasts ${classLengths.join(', ')} minutes.` })
   lengthMinutes!: number;
 
   @IsOptional()
@@ -45,7 +45,7 @@ export class ChangeGroupRequest {
   startsAt?: string;
 
   @MayBeLeftOut()
-  @IsIn([30, 45, 60], { message: 'A class lasts 30, 45 or 60 minutes.' })
+  @IsIn(classLengths, { message: `A class lasts ${classLengths.join(', ')} minutes.` })
   lengthMinutes?: number;
 
   @IsOptional()

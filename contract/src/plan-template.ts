@@ -1,4 +1,4 @@
-import { ageBands, type AgeBand, type PlanTemplate } from '@leiter/core';
+import { ageBands, classLengths, type AgeBand, type ClassLength, type PlanTemplate } from '@leiter/core';
 import { Type } from 'class-transformer';
 import { IsIn, IsObject, Matches, ValidateNested } from 'class-validator';
 import { PlanDocument } from './class-plan.js';
@@ -13,8 +13,8 @@ export class SaveTemplateRequest {
   @Matches(slug, { message: 'The slug of a programme.' })
   programme!: string;
 
-  @IsIn([30, 45, 60], { message: '30, 45 or 60 minutes.' })
-  lengthMinutes!: 30 | 45 | 60;
+  @IsIn(classLengths, { message: `A class lasts ${classLengths.join(', ')} minutes.` })
+  lengthMinutes!: ClassLength;
 
   @IsIn(ageBands, { message: 'For which age?' })
   ageBand!: AgeBand;

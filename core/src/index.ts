@@ -104,7 +104,7 @@ export {
   type ItemTeaching,
 } from './class-plan/edit.js';
 export { itemOf } from './class-plan/new-item.js';
-export { planFromTemplate, templateOf, templatesFor, type PlanTemplate } from './class-plan/template.js';
+export { classLengths, type ClassLength, planFromTemplate, templateOf, templatesFor, type PlanTemplate } from './class-plan/template.js';
 export { calmerOrder, type CalmerOrder } from './composing/calmer-order.js';
 export { copyOf, stepFurther, type StepFurther } from './composing/step-further.js';
 export { fitToClock, type Fit, type FitStep } from './composing/fit-to-clock.js';

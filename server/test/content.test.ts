@@ -185,15 +185,39 @@ describe.each(shippedTemplates().map((template) => [template.slug, template] as 
     for (const movement of template.focus) expect(taught).toContain(movement);
   });
 
-  it('untouched, lets no check find anything for a group that learns everything in it anew', () => {
+  function begun(said: Partial<EvaluationContext>, severities: readonly string[]) {
     if (!plan.ok) throw new Error('see above');
-    const full = fillSlot(plan.value, library, context);
-    const { findings, timeline } = evaluatePlan(full, library, context);
-    expect(
-      findings.map(
+    const own = { ...context, ...said };
+    const { findings, timeline } = evaluatePlan(fillSlot(plan.value, library, own), library, own);
+    const told = findings
+      .filter(({ severity }) => severities.includes(severity))
+      .map(
         (finding) =>
           `${finding.check}: ${wordsOf(finding, timeline, library).title} ${finding.itemIds.map((id) => timeline.items.find(({ item }) => item.id === id)?.movement.slug ?? id).join()}`,
-      ),
-    ).toEqual([]);
+      );
+    return { told, share: timeline.totalSeconds / (template.lengthMinutes * 60), movingShare: timeline.movingShare };
+  }
+
+  it('is nothing to argue with for a group that knows it: fills its slot, and the children move', () => {
+    const exposures = new Map([...library.keys()].map((slug) => [slug, { shareInLastTwoClasses: 0, shareInLastEightWeeks: 1 }]));
+    const { told, share, movingShare } = begun({ exposures }, ['stop', 'caution', 'hint']);
+    expect(told).toEqual([]);
+    expect(share).toBeGreaterThanOrEqual(0.94);
+    expect(share).toBeLessThanOrEqual(1);
+    expect(movingShare).toBeGreaterThanOrEqual(0.5);
+  });
+
+  it('lets no check stop or caution a group that learns everything in it anew', () => {
+    expect(begun({}, ['stop', 'caution']).told).toEqual([]);
+  });
+});
+
+describe('the templates of a programme', () => {
+  it.each(['gymnastics', 'dance', 'martial-arts'])('of %s are eight at least, of all lengths and ages', (programme) => {
+    const own = shippedTemplates().filter((one) => one.programme === programme);
+    expect(own.length).toBeGreaterThanOrEqual(8);
+    expect(new Set(own.map(({ lengthMinutes }) => lengthMinutes))).toEqual(new Set([20, 30, 45, 60]));
+    expect(new Set(own.map(({ ageBand }) => ageBand))).toEqual(new Set(['4-6', '7-9', '10-13']));
+    expect(new Set(own.map(({ name }) => name)).size).toBe(own.length);
   });
 });

@@ -13,10 +13,12 @@ export function itemsAt(
   isSuch: (timed: TimedItem, body: BodyState) => boolean,
 ): readonly { readonly timed: TimedItem; readonly body: BodyState }[] {
   const bodies = bodiesThrough(timeline);
-  return timeline.items.flatMap((timed, index) => {
+  const found: { readonly timed: TimedItem; readonly body: BodyState }[] = [];
+  for (const [index, timed] of timeline.items.entries()) {
     const body = bodies[index];
-    return body && isSuch(timed, body) ? [{ timed, body }] : [];
-  });
+    if (body && isSuch(timed, body)) found.push({ timed, body });
+  }
+  return found;
 }
 
 const guardedRegions: ReadonlySet<Region> = new Set(['wrists', 'neck', 'lower-back', 'shoulders']);

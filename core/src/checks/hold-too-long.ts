@@ -25,6 +25,12 @@ export interface Fact {
   readonly limitSeconds: Seconds;
 }
 
+/** Short enough for the youngest there are: nobody has to be asked. */
+function isShortForAll({ item, movement }: TimedItem): boolean {
+  const doses = [item.dose, ...item.tiers.flatMap((tier) => movement.tiers[tier]?.dose ?? [])];
+  return doses.every((dose) => heldTooLong(movement, dose, '4-6') === null);
+}
+
 interface TooLong {
   readonly timed: TimedItem;
   readonly by: readonly OneBody[];
@@ -43,7 +49,7 @@ export const holdTooLong = defineCheck({
     const bodies = bodiesIn(context);
     const found = firstRounds(context.timeline.items).flatMap((timed): readonly TooLong[] => {
       const { kind } = timed.item.dose;
-      if (kind !== 'hold' && kind !== 'timed') return [];
+      if ((kind !== 'hold' && kind !== 'timed') || isShortForAll(timed)) return [];
       const long = bodies.flatMap((body) => {
         const done = body.does(timed);
         // what a child does instead is told to it as it is usual

@@ -7,7 +7,7 @@ import { mostItems, placedItems, type ClassPlan } from './class-plan.js';
 import { applyEdit, applyEdits, stepItem, type PlanEdit } from './edit.js';
 import { fillSlot } from '../composing/fill-slot.js';
 import { itemOf } from './new-item.js';
-import { planFromTemplate, templatesFor, type PlanTemplate } from './template.js';
+import { planFromTemplate, templatesFor, type ClassLength, type PlanTemplate } from './template.js';
 import { sidesToChoose } from '../movement/sides.js';
 
 const ids = (plan: ClassPlan): readonly string[] => placedItems(plan).map(({ item }) => item.id);
@@ -171,7 +171,7 @@ describe('a new item', () => {
 });
 
 describe('a template', () => {
-  const template = (slug: string, lengthMinutes: 30 | 45 | 60, ageBand: AgeBand, movements: readonly string[] = ['jog']): PlanTemplate => ({
+  const template = (slug: string, lengthMinutes: ClassLength, ageBand: AgeBand, movements: readonly string[] = ['jog']): PlanTemplate => ({
     slug,
     name: slug,
     programme: 'gymnastics',

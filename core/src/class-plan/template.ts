@@ -10,12 +10,16 @@ import type { Track } from './music.js';
 import type { TeachingStyle, Way } from './way.js';
 import { itemOf } from './new-item.js';
 
+/** How long a class lasts, in minutes. */
+export const classLengths = [20, 30, 45, 60] as const;
+export type ClassLength = (typeof classLengths)[number];
+
 /** A running order to start from: whole as it stands, to be changed where the focus of the day wants it. */
 export interface PlanTemplate {
   readonly slug: string;
   readonly name: string;
   readonly programme: ProgrammeSlug;
-  readonly lengthMinutes: 30 | 45 | 60;
+  readonly lengthMinutes: ClassLength;
   readonly ageBand: AgeBand;
   readonly focus: readonly MovementSlug[];
   readonly sections: readonly {

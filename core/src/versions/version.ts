@@ -68,7 +68,9 @@ export function versionsOf(items: readonly TimedItem[], library: Library, contex
     const known = kept.byItem.get(item);
     if (known) return known;
     abilities ??= context.children.map((child) => abilityOf(child, context.ladder));
-    const versions = abilities.map((ability) => versionOf(item, movement, ability, context, relatives));
+    // what is the same for every child is found once: there are hundreds of versions
+    const tiers = hardestFirst.filter((tier) => item.tiers.includes(tier));
+    const versions = abilities.map((ability) => versionOf(item, movement, tiers, ability, context, relatives));
     kept.byItem.set(item, versions);
     return versions;
   });
@@ -106,7 +108,14 @@ export function inItsRoom({ dose }: Pick<Item, 'dose'>, movement: Movement, ageY
   return { ...movement, needs: { ...movement.needs, footprint } };
 }
 
-function versionOf(item: Item, movement: Movement, ability: Ability, context: VersionContext, relatives: Relatives): Version {
+function versionOf(
+  item: Item,
+  movement: Movement,
+  tiers: readonly TierName[],
+  ability: Ability,
+  context: VersionContext,
+  relatives: Relatives,
+): Version {
   const { child } = ability;
   const itemId = item.id;
   const childId = child.id;
@@ -116,31 +125,22 @@ function versionOf(item: Item, movement: Movement, ability: Ability, context: Ve
     const asked = inItsRoom(item, movement, child.ageYears);
     const lacks = child.home ? lacking(asked, equipment, child.home, child.ageYears, context.startsAt) : nothing;
     const bar = healthBar(movement, child);
-    return { itemId, childId, tier: byHand, movement: movement.slug, isByHand: true, bar, ...littleRoom(asked, child), lacks };
+    return inRoom({ itemId, childId, tier: byHand, movement: movement.slug, isByHand: true, bar, lacks }, asked, child);
   }
   const asked = inItsRoom(item, movement, child.ageYears);
   let bar: Bar | null = null;
-  for (const tier of hardestFirst) {
-    if (!item.tiers.includes(tier)) continue;
+  for (const tier of tiers) {
     const found = barOf(asked, tier, ability, context);
-    if (!found)
-      return {
-        itemId,
-        childId,
-        tier,
-        movement: movement.slug,
-        isByHand: false,
-        bar,
-        ...littleRoom(asked, child),
-        lacks: helpLacking(item, child),
-      };
+    if (!found) {
+      const lacks = helpLacking(item, child);
+      return inRoom({ itemId, childId, tier, movement: movement.slug, isByHand: false, bar, lacks }, asked, child);
+    }
     bar = found;
   }
   const fits = (one: Movement): boolean => barOf(one, 'core', ability, context) === null;
   const other = relatives.easierThan(movement).find(fits) ?? relatives.standInsFor(movement).find(fits);
-  const does = other ?? movement;
-  const room = other ? littleRoom(other, child) : {};
-  return { itemId, childId, tier: other ? 'instead' : null, movement: does.slug, isByHand: false, bar, ...room, lacks: nothing };
+  if (!other) return { itemId, childId, tier: null, movement: movement.slug, isByHand: false, bar, lacks: nothing };
+  return inRoom({ itemId, childId, tier: 'instead', movement: other.slug, isByHand: false, bar, lacks: nothing }, other, child);
 }
 
 /** Somebody is to help, and nobody is there: it can be done without, and is told. */
@@ -152,12 +152,11 @@ function helpLacking({ helper }: Item, { home }: ChildInClass): readonly HomeNee
 const lacksPartner: readonly HomeNeed[] = ['partner'];
 const lacksAdult: readonly HomeNeed[] = ['adult'];
 
-const asItIs = {};
-
-function littleRoom(movement: Movement, { home, ageYears }: ChildInClass): Pick<Version, 'inLittleRoom'> {
-  if (!home || !movement.needs.inLittleRoom) return asItIs;
-  const how = roomFor(movement, home, ageYears);
-  return how === 'as-it-is' || how === 'none' ? asItIs : { inLittleRoom: how };
+/** The version with how it is done where the home is too little for it: asked of the few movements that can be done so. */
+function inRoom(version: Version, { needs }: Movement, { home, ageYears }: ChildInClass): Version {
+  if (!home || !needs.inLittleRoom) return version;
+  const how = roomFor({ needs }, home, ageYears);
+  return how === 'as-it-is' || how === 'none' ? version : { ...version, inLittleRoom: how };
 }
 
 const hardestFirst = tierNames.toReversed();

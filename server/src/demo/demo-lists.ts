@@ -1,4 +1,5 @@
 import type { Household } from '@leiter/contract';
+import type { ClassLength } from '@leiter/core';
 import { contentFile } from '../library/shipped-content.js';
 
 /** How a child of the demo comes along in the term. */
@@ -27,7 +28,7 @@ export interface DemoLists {
     readonly programme: string;
     readonly weekday: number;
     readonly startsAt: string;
-    readonly lengthMinutes: 30 | 45 | 60;
+    readonly lengthMinutes: ClassLength;
   }[];
   readonly homes: Readonly<Record<string, Household & { readonly about: string }>>;
   readonly children: readonly DemoChild[];

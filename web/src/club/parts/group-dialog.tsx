@@ -1,4 +1,5 @@
 import MenuItem from '@mui/material/MenuItem';
+import { classLengths } from '@leiter/core';
 import type { GroupResponse, PersonResponse, SyllabusResponse } from '@leiter/contract';
 import { FormDialog } from '../../shared/form-dialog';
 import { FormField } from '../../shared/form-field';
@@ -57,7 +58,7 @@ export function GroupDialog({ group, people, programmes, onClose }: Props) {
       </FormField>
       <FormField control={control} name="startsAt" label="Starts at" placeholder="16:30" />
       <FormField control={control} name="lengthMinutes" label="Length" select>
-        {[30, 45, 60].map((minutes) => (
+        {classLengths.map((minutes) => (
           <MenuItem key={minutes} value={minutes}>
             {minutes} minutes
           </MenuItem>

@@ -14,7 +14,9 @@ import {
   type ClassPlan,
   type Library,
 } from '@leiter/core';
+import { useState } from 'react';
 import { palette } from '../../shared/palette';
+import { TextButton } from '../../shared/text-button';
 import { plural } from '../../shared/words';
 import { removeTemplate } from '../../queries/class.queries';
 import { contextOf, evaluationOf } from '../../queries/evaluation';
@@ -27,6 +29,7 @@ interface Props {
   readonly onStart: (plan: ClassPlan) => void;
 }
 
+const shownAtOnce = 4;
 const newId = (): string => crypto.randomUUID();
 
 /** A class without a plan: start from a whole running order that fits, or from empty sections. */
@@ -37,76 +40,91 @@ export function TemplateChooser({ page, templates, library, onStart }: Props) {
     lengthMinutes: page.class.lengthMinutes,
     ageBand: ageBandOf(meanAge(context.agesYears)),
   });
+  const [areAllShown, setAllShown] = useState(false);
+  // each is reckoned for this group: the few that fit best at once, the others when they are asked for
+  const shown = areAllShown ? fitting : fitting.filter(({ ownId }, index) => index < shownAtOnce || ownId !== null);
   return (
-    <Box sx={{ p: 4, maxWidth: 720, overflowY: 'auto' }}>
-      <Typography variant="h2">This class has no plan yet</Typography>
-      <Typography sx={{ mb: 2 }}>
-        Start from a running order that is whole as it stands, and change what today wants. The first one fits this group best.
-      </Typography>
-      <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
-        {fitting.map((template, index) => {
-          const started = planFromTemplate(template, library, newId);
-          if (!started.ok) return null;
-          const plan = fillSlot(started.value, library, context);
-          const { timeline } = evaluationOf(plan, library, page);
-          return (
-            <Box
-              component="li"
-              key={template.slug}
-              sx={{ borderTop: `1px solid ${palette.line}`, py: 1.5, display: 'flex', alignItems: 'center', gap: 2 }}
-            >
-              <Box sx={{ flex: 1 }}>
-                <Typography variant="h3">
-                  {template.name}
-                  {template.ownId !== null && ' – of the club'}
-                </Typography>
-                <Typography variant="body2" sx={{ color: palette.soft }}>
-                  {plural(itemTotals(timeline.items).size, 'item', 'items')} · {clockText(timeline.totalSeconds)} with this group · for{' '}
-                  {template.lengthMinutes} minutes, {template.ageBand} years · focus{' '}
-                  {template.focus.map((slug) => library.get(slug)?.name.toLowerCase() ?? slug).join(', ')}
-                </Typography>
-              </Box>
-              {template.ownId !== null && (
+    <Box sx={{ p: 4, overflowY: 'auto', display: 'grid', gridTemplateColumns: 'minmax(0, 720px) minmax(260px, 420px)', columnGap: 6 }}>
+      <div>
+        <Typography variant="h2">This class has no plan yet</Typography>
+        <Typography sx={{ mb: 2 }}>
+          Start from a running order that is whole as it stands, and change what today wants. The first one fits this group best.
+        </Typography>
+        <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+          {shown.map((template, index) => {
+            const started = planFromTemplate(template, library, newId);
+            if (!started.ok) return null;
+            const plan = fillSlot(started.value, library, context);
+            const { timeline } = evaluationOf(plan, library, page);
+            return (
+              <Box
+                component="li"
+                key={template.slug}
+                sx={{ borderTop: `1px solid ${palette.line}`, py: 1.5, display: 'flex', alignItems: 'center', gap: 2 }}
+              >
+                <Box sx={{ flex: 1 }}>
+                  <Typography variant="h3">
+                    {template.name}
+                    {template.ownId !== null && ' – of the club'}
+                  </Typography>
+                  <Typography variant="body2" sx={{ color: palette.soft }}>
+                    {plural(itemTotals(timeline.items).size, 'item', 'items')} · {clockText(timeline.totalSeconds)} with this group · for{' '}
+                    {template.lengthMinutes} minutes, {template.ageBand} years · focus{' '}
+                    {template.focus.map((slug) => library.get(slug)?.name.toLowerCase() ?? slug).join(', ')}
+                  </Typography>
+                </Box>
+                {template.ownId !== null && (
+                  <Button
+                    variant="outlined"
+                    aria-label={`Put away ${template.name}`}
+                    onClick={() => {
+                      void removeTemplate(template.ownId ?? '');
+                    }}
+                  >
+                    Put away
+                  </Button>
+                )}
                 <Button
-                  variant="outlined"
-                  aria-label={`Put away ${template.name}`}
+                  variant={index === 0 ? 'contained' : 'outlined'}
+                  autoFocus={index === 0}
+                  aria-label={`Start from ${template.name}`}
                   onClick={() => {
-                    void removeTemplate(template.ownId ?? '');
+                    onStart(plan);
                   }}
                 >
-                  Put away
+                  Start from this
                 </Button>
-              )}
-              <Button
-                variant={index === 0 ? 'contained' : 'outlined'}
-                autoFocus={index === 0}
-                aria-label={`Start from ${template.name}`}
+              </Box>
+            );
+          })}
+          {shown.length < fitting.length && (
+            <Box component="li" sx={{ borderTop: `1px solid ${palette.line}`, py: 1.5 }}>
+              <TextButton
+                label={`Show the other ${String(fitting.length - shown.length)} running orders`}
                 onClick={() => {
-                  onStart(plan);
+                  setAllShown(true);
                 }}
-              >
-                Start from this
-              </Button>
+              />
             </Box>
-          );
-        })}
-        <Box component="li" sx={{ borderTop: `1px solid ${palette.line}`, py: 1.5, display: 'flex', alignItems: 'center', gap: 2 }}>
-          <Box sx={{ flex: 1 }}>
-            <Typography variant="h3">Empty sections</Typography>
-            <Typography variant="body2" sx={{ color: palette.soft }}>
-              Opening to closing, nothing in them yet
-            </Typography>
+          )}
+          <Box component="li" sx={{ borderTop: `1px solid ${palette.line}`, py: 1.5, display: 'flex', alignItems: 'center', gap: 2 }}>
+            <Box sx={{ flex: 1 }}>
+              <Typography variant="h3">Empty sections</Typography>
+              <Typography variant="body2" sx={{ color: palette.soft }}>
+                Opening to closing, nothing in them yet
+              </Typography>
+            </Box>
+            <Button
+              variant="outlined"
+              onClick={() => {
+                onStart({ sections: sectionKinds.map((kind) => ({ id: newId(), kind, items: [] })), focus: [] });
+              }}
+            >
+              Start empty
+            </Button>
           </Box>
-          <Button
-            variant="outlined"
-            onClick={() => {
-              onStart({ sections: sectionKinds.map((kind) => ({ id: newId(), kind, items: [] })), focus: [] });
-            }}
-          >
-            Start empty
-          </Button>
         </Box>
-      </Box>
+      </div>
       <EarlierClasses page={page} library={library} onStart={onStart} />
     </Box>
   );

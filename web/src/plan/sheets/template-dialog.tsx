@@ -1,5 +1,5 @@
 import type { ClassPageResponse } from '@leiter/contract';
-import { ageBandOf, meanAge, type ClassPlan } from '@leiter/core';
+import { ageBandOf, meanAge, type ClassLength, type ClassPlan } from '@leiter/core';
 import { FormDialog } from '../../shared/form-dialog';
 import { FormField } from '../../shared/form-field';
 import { useServerForm } from '../../shared/server-form';
@@ -21,7 +21,7 @@ export function TemplateDialog({ page, plan, onClose, onKept }: Props) {
       name,
       programme,
       // a class has one of the three lengths: its table says so
-      lengthMinutes: lengthMinutes as 30 | 45 | 60,
+      lengthMinutes: lengthMinutes as ClassLength,
       ageBand: ageBandOf(meanAge(contextOf(page).agesYears)),
       // what the page saves, in the same shape
       plan: structuredClone(plan) as never,
