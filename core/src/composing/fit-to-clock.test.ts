@@ -105,6 +105,17 @@ describe('fit to the clock', () => {
     );
   });
 
+  it('tells what the group knows while doing it, and halves a long explanation, before it cuts the skill', () => {
+    const known = aPlan({ skill: [one('skill', 's', 12, { familiarity: 'known' }), one('drill', 'd', 12, { explainSeconds: 120 })] });
+    const fit = fitted(known, secondsOf(known) - 5);
+    expect(fit.steps).toMatchObject([{ item: 's', edit: { kind: 'set-teaching', teaching: { way: 'follow' } } }]);
+    const long = fitted(known, secondsOf(known) - 60);
+    expect(long.steps).toMatchObject([{ item: 'd', edit: { kind: 'set-teaching', teaching: { explainSeconds: 60 } } }]);
+    // what is new is explained as it is
+    const fresh = aPlan({ skill: [one('skill', 's', 12, { familiarity: 'new' })] });
+    expect(fitted(fresh, secondsOf(fresh) - 5).steps).toMatchObject([{ edit: { kind: 'set-dose' } }]);
+  });
+
   it('never touches the cool-down, never leaves one side only', () => {
     const sided = aPlan({ skill: [one('skill', 's', 6, { sides: 'both' })], 'cool-down': [one('down', 'c', 12)] });
     const fit = fitted(sided, secondsOf(sided) - 40);

@@ -9,7 +9,7 @@ import { firstRounds, itemTotals, timelineOf, type TimedItem } from '../timing/t
 import type { ItemId, Seconds } from '../values/unit.js';
 import { roundsOf, rowsOf } from '../class-plan/circuit.js';
 import { placedItems, type Circuit, type ClassPlan, type Item } from '../class-plan/class-plan.js';
-import { applyEdits, type PlanEdit } from '../class-plan/edit.js';
+import { applyEdits, teachingOf, type ItemTeaching, type PlanEdit } from '../class-plan/edit.js';
 import { meanAge, type EvaluationContext } from './evaluation.js';
 import { harmOf, isNoWorse, type Harm } from './harm.js';
 import { fillSlot } from './fill-slot.js';
@@ -39,6 +39,10 @@ export const fitSettings = {
   focusTimes: 2,
   leavingOut: 1.5,
   eachEdit: 0.05,
+  /** A minute of explaining that is left out: told while moving, it is not all lost. */
+  worthOfExplaining: 1,
+  /** What an instructor wrote down as long as this may be told in half the time. */
+  longTalkSeconds: 30,
   /** A dose is trimmed to this share of itself at most. */
   leastShare: 0.5,
   /** How many steps of trimming are looked at. */
@@ -92,7 +96,7 @@ function unitsOf(plan: ClassPlan, items: readonly TimedItem[]): readonly Unit[] 
 }
 
 /**
- * The least harmful way to end on time: trims doses, explains what the record says is known as such, and leaves items out –
+ * The least harmful way to end on time: trims doses, explains what the group knows while doing it, and leaves items out –
  * never in the cool-down, never one side only, never a preparation that something later needs, never a talk or a drink. A
  * circuit is gone round less often, down to half; its stations stay as they are. It is exact for the cost of `fitSettings` up to half a second (dynamic programming over items, time and where the class
  * stands). With more than four minutes in hand, doses are raised instead.
@@ -202,7 +206,25 @@ function itemOptions(timed: TimedItem, plan: ClassPlan, { forbidden }: Bounds, c
   const out: readonly Option[] = isNamed
     ? []
     : [{ edit: { kind: 'remove', item: item.id }, taught: [], cost: worth * minutes(item.dose) + leavingOut + eachEdit }];
-  return [...asRecorded, ...trimmed, ...out];
+  return [...asRecorded, ...toldShorter(timed), ...trimmed, ...out];
+}
+
+/**
+ * What the group knows told along instead of shown first, or shown once instead of done by the instructor alone; a long written
+ * explanation in half its time. What is new to the group is explained as it is.
+ */
+function toldShorter(timed: TimedItem): readonly Option[] {
+  const { item, way, familiarity, parts } = timed;
+  const { eachEdit, worthOfExplaining, longTalkSeconds } = fitSettings;
+  const told = (teaching: ItemTeaching, isLeft: number): Option => ({
+    edit: { kind: 'set-teaching', item: item.id, teaching: { ...teachingOf(item), ...teaching } },
+    taught: [{ ...timed, item: { ...item, ...teaching } }],
+    cost: (worthOfExplaining * parts.explain * (1 - isLeft)) / 60 + eachEdit,
+  });
+  if (item.explainSeconds !== undefined)
+    return item.explainSeconds > longTalkSeconds ? [told({ explainSeconds: Math.round(item.explainSeconds / 2) }, 0.5)] : [];
+  const lighter = way === 'watch' ? 'teach' : way === 'teach' && familiarity !== 'new' ? 'follow' : null;
+  return lighter ? [told({ way: lighter }, 0.5)] : [];
 }
 
 function smallerDoses(dose: Dose): readonly Dose[] {

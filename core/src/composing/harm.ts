@@ -3,16 +3,19 @@ import type { Library } from '../movement/library.js';
 import type { ClassPlan } from '../class-plan/class-plan.js';
 import { evaluatePlan, type EvaluationContext } from './evaluation.js';
 
-/** How many stops and cautions each check finds. Hints harm nobody, nor does the clock, which is what changes are made for. */
+/**
+ * How many items each check stops or cautions about, one at least for what is about the whole. Hints harm nobody, nor does the clock,
+ * which is what changes are made for.
+ */
 export type Harm = ReadonlyMap<CheckId, { readonly stops: number; readonly cautions: number }>;
 
 /** @returns what a plan would do to the children of a class, check by check */
 export function harmOf(plan: ClassPlan, library: Library, context: EvaluationContext): Harm {
   const harm = new Map<CheckId, { stops: number; cautions: number }>();
-  for (const { check, severity } of evaluatePlan(plan, library, context).findings) {
+  for (const { check, severity, itemIds } of evaluatePlan(plan, library, context).findings) {
     if (severity === 'hint' || check === 'clock') continue;
     const counted = harm.get(check) ?? { stops: 0, cautions: 0 };
-    counted[severity === 'stop' ? 'stops' : 'cautions'] += 1;
+    counted[severity === 'stop' ? 'stops' : 'cautions'] += Math.max(1, itemIds.length);
     harm.set(check, counted);
   }
   return harm;

@@ -122,6 +122,10 @@ function stepWords({ item: id, edit }: FitStep, plan: ClassPlan, library: Librar
       return `${name}: ${doseText(edit.dose)}${item ? ` instead of ${doseText(item.dose)}` : ''}`;
     case 'set-familiarity':
       return `${name}: they know it, explain it short`;
+    case 'set-teaching':
+      return edit.teaching.explainSeconds === undefined
+        ? `${name}: ${edit.teaching.way === 'follow' ? 'told while everybody does it, not shown first' : 'shown, not done alone first'}`
+        : `${name}: explained in ${clockText(edit.teaching.explainSeconds)}`;
     case 'set-circuit':
       return `The circuit from ${name} on: ${plural(edit.rounds, 'round', 'rounds')} instead of ${String(plan.circuits?.find(({ id: own }) => own === edit.circuit)?.rounds ?? 1)}`;
     default:
