@@ -45,10 +45,11 @@ const doseClasses: readonly { readonly name: Dose['kind']; readonly value: DoseC
   // eslint-disable-next-line @typescript-eslint/no-extraneous-class -- its rules are put on it below
   const Made = { [name]: class {} }[name] as DoseClass;
   IsIn([kind])(Made.prototype as object, 'kind');
-  const { numbers, optional = [], uneven, choices = {} } = doseKinds[kind];
+  const { numbers, optional = [], uneven, tempos, choices = {} } = doseKinds[kind];
   for (const number of numbers) NumberOfDose(number)(Made.prototype as object, number);
   for (const number of optional) applyDecorators(MayBeLeftOut(), NumberOfDose(number))(Made.prototype as object, number);
   if (uneven) applyDecorators(MayBeLeftOut(), UnevenSets(uneven))(Made.prototype as object, 'uneven');
+  if (tempos) applyDecorators(MayBeLeftOut(), UnevenSets(tempos))(Made.prototype as object, 'tempos');
   for (const [field, words] of Object.entries(choices))
     IsIn(words, { message: `One of ${words.join(', ')}.` })(Made.prototype as object, field);
   return { name: kind, value: Made };

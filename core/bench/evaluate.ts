@@ -165,6 +165,8 @@ const plan45 = planOf(library, 45);
 const plan90 = planOf(library, 90);
 const children30 = contextOf(30);
 const children60 = contextOf(60);
+const plan200 = planOf(library, 200);
+const children300 = contextOf(300);
 const marks = Array.from({ length: 30 }, (_, index) => observationsOf(`child ${String(index)}`));
 const child = { birthDate: '2018-05-05', leadSide: 'left', inGradeSince: '2025-09-01', classesSince: 20 } as const;
 
@@ -193,6 +195,9 @@ bench
   .add('evaluate: 90 items, 60 children, 3,000 movements', () => {
     evaluatePlan(plan90, library, anew(children60));
   })
+  .add('evaluate: 200 items, 300 children, 3,000 movements', () => {
+    evaluatePlan(plan200, library, anew(children300));
+  })
   .add('verdicts: 30 children, 8 requirements, 80 marks each', () => {
     for (const observations of marks) verdictOn(grade, observations, child, '2026-04-01');
   });
@@ -214,6 +219,8 @@ for (const { name, result } of bench.tasks) {
         ? 0.8
         : name.includes('90 items')
           ? most90()
-          : null;
+          : name.includes('200 items')
+            ? 400
+            : null;
   console.log(JSON.stringify({ name, medianMs: result.latency.p50, p99Ms: result.latency.p99, limit, runs: result.latency.samplesCount }));
 }

@@ -66,7 +66,7 @@ export {
 export { libraryOf, type Library } from './movement/library.js';
 export { openMovement, writeMovement } from './movement/movement-document.js';
 export { openPlan, openTemplate, writePlan, writeTemplate } from './class-plan/plan-document.js';
-export { libraryFaultWords, libraryFormat, readLibrary, type LibraryFault } from './movement/library-file.js';
+export { libraryFaultWords, libraryFormat, readBeside, readLibrary, type LibraryFault } from './movement/library-file.js';
 export { doseDefinition, librarySchema, movementSchema } from './movement/library-schema.js';
 export { libraryIntake, type LibraryChanges, type LibraryIntake } from './movement/library-changes.js';
 export {

@@ -30,6 +30,21 @@ const children = Array.from({ length: 30 }, (_, index) => ({
   },
   standings: movements.slice(index, index + 60).map(({ slug }) => ({ movement: slug, mark: 'alone' })),
 }));
+// every third item brings its movement along, under a name of its own
+const inline = {
+  ...plan,
+  sections: plan.sections.map(({ kind, items }) => ({
+    kind,
+    items: items.map(({ movement }, index) => {
+      const entry = index % 3 === 0 ? movements.find(({ slug }) => slug === movement) : undefined;
+      if (!entry) return { movement };
+      const own = { ...entry, slug: `own-${movement}`, name: `Own ${movement}` };
+      return { movement: own.slug, movementInline: own };
+    }),
+  })),
+};
 const judged = await timed(200, () => club.ask('POST', 'class-plans/preview', { plan, children }));
+const judgedInline = await timed(200, () => club.ask('POST', 'class-plans/preview', { plan: inline, children }));
 await club.close();
 tell(`judging a plan over HTTP: 45 items, 30 children, ${String(movements.length)} movements`, judged, 60);
+tell('the same with 15 movements that the plan brings along', judgedInline, 60);

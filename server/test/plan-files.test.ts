@@ -86,7 +86,9 @@ describe('judging a plan', () => {
     expect(explained.items.map(({ way }) => way)).toEqual(['teach', 'teach', 'teach', 'watch', 'follow']);
     expect(explained.totalSeconds).toBeGreaterThan(totalSeconds);
     const refused = await preview({ plan: small([item('x', { way: 'glide' })]) }).expect(400);
-    expect(refused.body.errors).toEqual([{ field: 'plan.sections.0.items.0.way', message: 'The way is flow, follow, teach, watch.' }]);
+    expect(refused.body.errors).toEqual([
+      { field: 'plan.sections.0.items.0.way', message: 'The way is flow, follow, teach, watch. It says "glide".' },
+    ]);
   });
 
   it('keeps how a class is taught through a file and back', async () => {

@@ -52,9 +52,9 @@ export const mostHomeTasks = 6;
 /** Repetitions on a call come as fast as they are called. */
 export function inTempo<Called extends { readonly dose: Dose; readonly calls?: Calls }>(item: Called): Called {
   const { calls, dose } = item;
-  return calls && dose.kind === 'reps' && dose.secondsPerRep !== calls.everySeconds
-    ? { ...item, dose: { ...dose, secondsPerRep: calls.everySeconds } }
-    : item;
+  if (!calls || dose.kind !== 'reps' || (dose.secondsPerRep === calls.everySeconds && !dose.tempos)) return item;
+  const { tempos: _tempos, ...even } = dose;
+  return { ...item, dose: { ...even, secondsPerRep: calls.everySeconds } };
 }
 
 const merged = new WeakMap<Movement, Map<string, Movement>>();

@@ -1,5 +1,5 @@
 import { clockText } from '../values/clock-text.js';
-import { timesLearnt, type Dose, type LengthBack } from './dose.js';
+import { tempoOf, timesLearnt, type Dose, type LengthBack } from './dose.js';
 
 const backWords: Readonly<Record<LengthBack, string>> = {
   same: '',
@@ -11,6 +11,8 @@ const backWords: Readonly<Record<LengthBack, string>> = {
 export function doseText(dose: Dose): string {
   switch (dose.kind) {
     case 'reps':
+      if (dose.uneven && dose.tempos)
+        return dose.uneven.map((reps, set) => `${String(reps)} at ${String(tempoOf(dose, set))} s`).join(', ');
       if (dose.uneven) return `${dose.uneven.join(', ')} times`;
       return dose.sets === 1 ? `${String(dose.reps)} times` : `${String(dose.sets)} × ${String(dose.reps)}`;
     case 'hold':

@@ -1,7 +1,18 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ageBandOf } from './age-band.js';
-import { activeSecondsOf, doseFaults, doseLimits, numbersOf, restSecondsOf, sameDose, stepDose, type Dose } from './dose.js';
+import {
+  activeSecondsOf,
+  doseFaults,
+  doseLimits,
+  numbersOf,
+  restSecondsOf,
+  sameDose,
+  shownSecondsOf,
+  stepDose,
+  withUneven,
+  type Dose,
+} from './dose.js';
 import { doseText } from './dose-text.js';
 import { sidesText } from './sides.js';
 
@@ -104,4 +115,28 @@ it.each([
   [16, '10-13'],
 ])('%s years belong to %s', (years, band) => {
   expect(ageBandOf(years)).toBe(band);
+});
+
+describe('sets of their own tempo', () => {
+  const dose = { kind: 'reps', sets: 2, reps: 10, secondsPerRep: 2, restSeconds: 10, uneven: [5, 10], tempos: [4, 1] } as const;
+
+  it('take what each of them takes, and are shown as the first is', () => {
+    expect([activeSecondsOf(dose), shownSecondsOf(dose), restSecondsOf(dose)]).toEqual([30, 20, 10]);
+    expect(doseText(dose)).toBe('5 at 4 s, 10 at 1 s');
+  });
+
+  it('grow with their reps and keep their tempos; with another number of sets they have none', () => {
+    expect(stepDose(dose, 'more')).toMatchObject({ uneven: [6, 11], tempos: [4, 1] });
+    expect(withUneven(dose, [3, 4, 5])).not.toHaveProperty('tempos');
+  });
+
+  it('are one for each set, and such as somebody can do', () => {
+    expect(doseFaults(dose)).toEqual([]);
+    for (const tempos of [[4], [4, 0], [4, 1, 2], 'fast'])
+      expect(doseFaults({ ...dose, tempos } as unknown as Dose)).toEqual(['secondsPerRep']);
+    const { uneven: _sets, ...even } = dose;
+    expect(doseFaults(even)).toEqual(['secondsPerRep']);
+    expect(sameDose(dose, { ...dose, tempos: [4, 1] })).toBe(true);
+    expect(sameDose(dose, { ...dose, tempos: [4, 2] })).toBe(false);
+  });
 });

@@ -16,6 +16,8 @@ export type Dose =
       readonly secondsPerRep: Seconds;
       readonly restSeconds: Seconds;
       readonly uneven?: readonly number[];
+      /** Of uneven sets each its own seconds per rep, where they differ: five slow, then ten fast. */
+      readonly tempos?: readonly Seconds[];
     }
   | {
       readonly kind: 'hold';
@@ -80,6 +82,8 @@ interface DoseKind {
   readonly optional?: readonly DoseNumber[];
   /** Of what there may be a list, one for each set. */
   readonly uneven?: DoseNumber;
+  /** Of what uneven sets may have a list as well. */
+  readonly tempos?: DoseNumber;
   readonly choices?: Readonly<Record<string, readonly string[]>>;
   readonly step: { readonly of: DoseNumber; readonly by: number };
 }
@@ -89,7 +93,7 @@ interface DoseKind {
  * Limits, forms, the classes of the contract and the schemas of files follow from this table.
  */
 export const doseKinds: Readonly<Record<Dose['kind'], DoseKind>> = {
-  reps: { numbers: ['sets', 'reps', 'secondsPerRep', 'restSeconds'], uneven: 'reps', step: { of: 'reps', by: 1 } },
+  reps: { numbers: ['sets', 'reps', 'secondsPerRep', 'restSeconds'], uneven: 'reps', tempos: 'secondsPerRep', step: { of: 'reps', by: 1 } },
   hold: { numbers: ['sets', 'holdSeconds', 'restSeconds'], uneven: 'holdSeconds', step: { of: 'holdSeconds', by: 5 } },
   timed: { numbers: ['seconds'], step: { of: 'seconds', by: 15 } },
   counts: {
@@ -108,8 +112,8 @@ export const doseKindNames = Object.keys(doseKinds) as readonly Dose['kind'][]; 
 
 /** The names of all fields that a dose of a kind may have. */
 export function doseFields(kind: Dose['kind']): readonly string[] {
-  const { numbers, optional = [], uneven, choices = {} } = doseKinds[kind];
-  return ['kind', ...numbers, ...optional, ...(uneven ? ['uneven'] : []), ...Object.keys(choices)];
+  const { numbers, optional = [], uneven, tempos, choices = {} } = doseKinds[kind];
+  return ['kind', ...numbers, ...optional, ...(uneven ? ['uneven'] : []), ...(tempos ? ['tempos'] : []), ...Object.keys(choices)];
 }
 
 /** The numbers of a dose by name, for checking and for forms; those that may be left out where they are said. */
@@ -128,6 +132,10 @@ export function unevenOf(dose: Dose): readonly number[] | null {
 /** A dose with sets written one by one: what follows from the list is set with it. */
 export function withUneven<Sets extends Dose & { readonly kind: 'reps' | 'hold' }>(dose: Sets, uneven: readonly number[]): Sets {
   const most = Math.max(...uneven);
+  if (dose.kind === 'reps' && dose.tempos && dose.tempos.length !== uneven.length) {
+    const { tempos: _tempos, ...even } = dose;
+    return withUneven(even as Sets, uneven); // the same dose without its tempos
+  }
   return { ...dose, sets: uneven.length, uneven, ...(dose.kind === 'reps' ? { reps: most } : { holdSeconds: most }) };
 }
 
@@ -142,9 +150,25 @@ export function doseFaults(dose: Dose): readonly DoseNumber[] {
   const { uneven: of, choices = {} } = doseKinds[dose.kind];
   const list: unknown = 'uneven' in dose ? dose.uneven : undefined;
   if (of && list !== undefined && !isUneven(dose, of, list)) faults.push(of);
+  if (dose.kind === 'reps' && dose.tempos !== undefined && !areTempos(dose.tempos, dose.uneven)) faults.push('secondsPerRep');
   const said: Readonly<Record<string, unknown>> = { ...dose };
   const isChosen = Object.entries(choices).every(([field, words]) => words.some((word) => word === said[field]));
   return isChosen ? faults : [...faults, doseKinds[dose.kind].step.of];
+}
+
+/** One for each of the sets that are written one by one. */
+function areTempos(tempos: unknown, uneven: unknown): boolean {
+  return (
+    Array.isArray(tempos) &&
+    Array.isArray(uneven) &&
+    tempos.length === uneven.length &&
+    tempos.every((one) => isDoseNumber('secondsPerRep', one))
+  );
+}
+
+/** Seconds of one rep in a set, counted from 0. */
+export function tempoOf({ secondsPerRep, tempos }: Dose & { readonly kind: 'reps' }, set: number): Seconds {
+  return tempos?.[set] ?? secondsPerRep;
 }
 
 function isUneven(dose: Dose, of: DoseNumber, list: unknown): boolean {
@@ -192,7 +216,7 @@ export function repsOf(dose: Dose): number | null {
 export function activeSecondsOf(dose: Dose): Seconds {
   switch (dose.kind) {
     case 'reps':
-      return (repsOf(dose) ?? 0) * dose.secondsPerRep;
+      return dose.uneven ? total(dose.uneven.map((reps, set) => reps * tempoOf(dose, set))) : dose.sets * dose.reps * dose.secondsPerRep;
     case 'hold':
       return dose.uneven ? total(dose.uneven) : dose.sets * dose.holdSeconds;
     case 'timed':
@@ -208,7 +232,7 @@ export function activeSecondsOf(dose: Dose): Seconds {
 export function shownSecondsOf(dose: Dose): Seconds {
   switch (dose.kind) {
     case 'reps':
-      return (dose.uneven?.[0] ?? dose.reps) * dose.secondsPerRep;
+      return (dose.uneven?.[0] ?? dose.reps) * tempoOf(dose, 0);
     case 'hold':
       return dose.uneven?.[0] ?? dose.holdSeconds;
     case 'timed':
@@ -240,6 +264,6 @@ export function sameDose(one: Dose, other: Dose): boolean {
   const others: Readonly<Record<string, unknown>> = { ...other };
   const own: Readonly<Record<string, unknown>> = { ...one };
   return doseFields(one.kind).every(
-    (field) => own[field] === others[field] || (field === 'uneven' && String(own[field]) === String(others[field])),
+    (field) => own[field] === others[field] || ((field === 'uneven' || field === 'tempos') && String(own[field]) === String(others[field])),
   );
 }

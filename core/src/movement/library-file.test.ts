@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { readLibrary } from './library-file.js';
+import { readBeside, readLibrary } from './library-file.js';
 
 const whole = {
   slug: 'cartwheel',
@@ -12,6 +12,7 @@ const whole = {
   effort: 4,
   dose: { '7-9': { kind: 'reps', sets: 1, reps: 4, secondsPerRep: 5.5, restSeconds: 0 } },
 };
+const entry = (said: object): object => ({ ...whole, ...said });
 const faultsOf = (...entries: readonly unknown[]): readonly string[] => {
   const result = readLibrary(entries);
   return result.ok ? [] : result.error.map(({ entry, field, kind, found }) => `${entry} ${field} ${kind} ${found}`);
@@ -110,5 +111,34 @@ describe('reading a library', () => {
 
   it('says all that is wrong at once', () => {
     expect(faultsOf({ ...whole, kind: 'trick', level: 'air' }, { ...whole, slug: 'x', name: 'y', effort: -1 })).toHaveLength(3);
+  });
+});
+
+describe('entries read beside a library', () => {
+  const read = (...entries: readonly object[]) => {
+    const own = readLibrary([
+      entry({ slug: 'one', name: 'One' }),
+      entry({ slug: 'two', name: 'Two', prerequisites: [{ movement: 'one', mark: 'alone' }] }),
+    ]);
+    if (!own.ok) throw new Error(JSON.stringify(own.error));
+    return { own: own.value, both: readBeside(own.value, entries) };
+  };
+
+  it('are in it, one of the same slug in the place of the other; what was there is the same object', () => {
+    const { own, both } = read(entry({ slug: 'two', name: 'Two again' }), entry({ slug: 'three', name: 'Three' }));
+    if (!both.ok) throw new Error(JSON.stringify(both.error));
+    expect([...both.value.keys()].sort()).toEqual(['one', 'three', 'two']);
+    expect(both.value.get('two')?.name).toBe('Two again');
+    expect(both.value.get('one')).toBe(own.get('one'));
+  });
+
+  it.each([
+    ['a name that is there', entry({ slug: 'three', name: 'one' }), 'twice'],
+    ['something it rests on that is not there', entry({ slug: 'three', name: 'Three', leadsTo: ['gone'] }), 'dangling'],
+    ['a circle through what was there', entry({ slug: 'one', name: 'One', prerequisites: [{ movement: 'two', mark: 'alone' }] }), 'circle'],
+    ['a field that nobody knows', entry({ slug: 'three', name: 'Three', colour: 'red' }), 'unknown-field'],
+  ])('are refused for %s', (_what, one, kind) => {
+    const { both } = read(one);
+    expect(both.ok ? [] : both.error.map((fault) => fault.kind)).toContain(kind);
   });
 });

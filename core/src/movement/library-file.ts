@@ -77,6 +77,23 @@ const knownFields: ReadonlySet<string> = new Set([...mustBeWritten, 'needs', ...
  * @returns the library, or all that is wrong with it by entry and field: never a library that is wrong in part. Never throws.
  */
 export function readLibrary(entries: readonly unknown[]): Result<Library, readonly LibraryFault[]> {
+  return readInto([], entries);
+}
+
+/**
+ * Reads entries beside those that were read before: one of the same slug takes the place of the other. What was read is not read again.
+ * @returns the library with both, or all that is wrong with the entries
+ */
+export function readBeside(own: Library, entries: readonly unknown[]): Result<Library, readonly LibraryFault[]> {
+  const brought = new Set(entries.flatMap((entry) => (isFields(entry) && typeof entry['slug'] === 'string' ? [entry['slug']] : [])));
+  return readInto(
+    [...own.values()].filter(({ slug }) => !brought.has(slug)),
+    entries,
+  );
+}
+
+/** @param before entries that were found to be right */
+function readInto(before: readonly Movement[], entries: readonly unknown[]): Result<Library, readonly LibraryFault[]> {
   const faults: LibraryFault[] = [];
   const movements: Movement[] = [];
   entries.forEach((entry, index) => {
@@ -86,8 +103,9 @@ export function readLibrary(entries: readonly unknown[]): Result<Library, readon
     if (found.length === 0 && isFields(entry)) movements.push(completed(entry));
   });
   if (faults.length > 0) return refused(faults);
-  const library = libraryOf(movements);
-  const whole = [...namedTwice(movements), ...dangling(movements, library), ...circles(movements, library), ...contradictions(movements)];
+  const all = [...before, ...movements];
+  const library = libraryOf(all);
+  const whole = [...namedTwice(all), ...dangling(movements, library), ...circles(all, library), ...contradictions(movements)];
   return whole.length > 0 ? refused(whole) : accepted(library);
 }
 

@@ -6,11 +6,17 @@ import { fieldShapes } from './library-shapes.js';
 import { levels } from './posture.js';
 
 function doseSchema(kind: Dose['kind']): object {
-  const { numbers, optional = [], uneven, choices = {} } = doseKinds[kind];
+  const { numbers, optional = [], uneven, tempos, choices = {} } = doseKinds[kind];
   const numberSchema = (name: DoseNumber): object => {
     const { least, most, isWhole } = doseLimits[name];
     return { type: isWhole ? 'integer' : 'number', minimum: least, maximum: most };
   };
+  const listSchema = (name: DoseNumber): object => ({
+    type: 'array',
+    minItems: unevenSets.least,
+    maxItems: unevenSets.most,
+    items: numberSchema(name),
+  });
   return {
     type: 'object',
     additionalProperties: false,
@@ -18,7 +24,8 @@ function doseSchema(kind: Dose['kind']): object {
     properties: {
       kind: { const: kind },
       ...Object.fromEntries([...numbers, ...optional].map((name) => [name, numberSchema(name)])),
-      ...(uneven ? { uneven: { type: 'array', minItems: unevenSets.least, maxItems: unevenSets.most, items: numberSchema(uneven) } } : {}),
+      ...(uneven ? { uneven: listSchema(uneven) } : {}),
+      ...(tempos ? { tempos: listSchema(tempos) } : {}),
       ...Object.fromEntries(Object.entries(choices).map(([field, words]) => [field, { enum: words }])),
     },
   };

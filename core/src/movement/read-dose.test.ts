@@ -23,6 +23,11 @@ describe('a dose as one writes it', () => {
     ['8x8 @ 96, learn @ 80', null, { kind: 'counts', eights: 8, bpm: 96, repeats: 1, countIn: 8, learnBpm: 80 }],
     ['10/30/60s', hold, { ...hold, sets: 3, holdSeconds: 60, uneven: [10, 30, 60] }],
     ['5/10 times', reps, { ...reps, sets: 2, reps: 10, uneven: [5, 10] }],
+    ['5 slow/10 fast', reps, { ...reps, sets: 2, reps: 10, uneven: [5, 10], tempos: [5, 1.3] }],
+    ['5 at 4s, 10 at 1,5 s', reps, { ...reps, sets: 2, reps: 10, uneven: [5, 10], tempos: [4, 1.5] }],
+    ['3x8', { ...reps, uneven: [5, 10], tempos: [4, 1] }, { ...reps, sets: 3, reps: 8 }],
+    ['5 at 900s/10 at 1s', reps, null],
+    ['5 slow', reps, null],
     ['3x8', { ...reps, uneven: [2, 6] }, { ...reps, sets: 3, reps: 8 }],
     [
       '4 lengths of 5 m, back backwards',

@@ -1,10 +1,13 @@
-import { doseFaults, timesLearnt, withUneven, type Dose, type LengthBack } from './dose.js';
+import { doseFaults, tempoOf, timesLearnt, withUneven, type Dose, type LengthBack } from './dose.js';
 
 const writtenBack: Readonly<Record<LengthBack, string>> = {
   same: '',
   backwards: ', back backwards',
   'other-side': ', back the other side',
 };
+
+/** Slow takes twice as long as usual, fast half as long. */
+const slowTimes = 2;
 
 const number = String.raw`(\d+(?:[.,]\d+)?)`;
 const whole = String.raw`(\d+)`;
@@ -45,6 +48,25 @@ const forms: readonly (readonly [RegExp, (found: Found, like: Dose | null) => Do
   [new RegExp(`^${list} ?s$`), ([seconds = ''], like) => withUneven(holdOf(like), listOf(seconds))],
   // 5/10 times: sets of so many, one after the other
   [new RegExp(`^${list}(?: ?times)?$`), ([reps = ''], like) => withUneven(repsLike(like), listOf(reps))],
+  // 5 slow/10 fast, 5 at 4s/10 at 1s: sets of so many, each at its own tempo
+  [
+    /^(\d+ (?:slow|fast|at [\d.,]+ ?s)(?: ?[/,] ?\d+ (?:slow|fast|at [\d.,]+ ?s))+)$/,
+    ([sets = ''], like) => {
+      const usual = repsLike(like);
+      const each = sets.split(/ ?[/,] ?(?=\d+ [sfa])/).map((set) => {
+        const [reps = '', how = '', seconds = ''] = set.split(' ');
+        const tempo = how === 'slow' ? slowTimes : how === 'fast' ? 1 / slowTimes : null;
+        return { reps: Number(reps), tempo: tempo === null ? numberOf(seconds.replace('s', '')) : tempo * usual.secondsPerRep };
+      });
+      return {
+        ...withUneven(
+          usual,
+          each.map(({ reps }) => reps),
+        ),
+        tempos: each.map(({ tempo }) => Math.round(tempo * 10) / 10),
+      };
+    },
+  ],
   // 2x20s: sets of a hold
   [
     new RegExp(`^${whole} ?x ?${number} ?s$`),
@@ -72,7 +94,7 @@ const forms: readonly (readonly [RegExp, (found: Found, like: Dose | null) => Do
 
 function repsLike(like: Dose | null): Dose & { readonly kind: 'reps' } {
   if (like?.kind !== 'reps') return { kind: 'reps', sets: 1, reps: 1, secondsPerRep: 3, restSeconds: 10 };
-  const { uneven: _sets, ...even } = like;
+  const { uneven: _sets, tempos: _tempos, ...even } = like;
   return even;
 }
 
@@ -92,7 +114,7 @@ function lengthsOf(like: Dose | null): Dose & { readonly kind: 'lengths' } {
 
 /**
  * Reads a dose as one writes it: `3x8`, `8 times`, `2x20s`, `20 s`, `4 min`, `1:30`, `8x8 @ 96`, `16x3 @ 120`,
- * `8x8 @ 96 learn 2 @ 80`, `10/30/60s`, `5/10 times`, `4 lengths of 5 m, back backwards`.
+ * `8x8 @ 96 learn 2 @ 80`, `10/30/60s`, `5/10 times`, `5 slow/10 fast`, `5 at 4s/10 at 1s`, `4 lengths of 5 m, back backwards`.
  * @param like the dose it takes the place of: its tempo and rest stay where the kind is the same.
  * @returns null for what is no dose, or none that anybody can do.
  */
@@ -120,6 +142,7 @@ export function readDose(text: string, like: Dose | null): Dose | null {
 export function writeDose(dose: Dose): string {
   switch (dose.kind) {
     case 'reps':
+      if (dose.uneven && dose.tempos) return dose.uneven.map((reps, set) => `${String(reps)} at ${String(tempoOf(dose, set))}s`).join('/');
       return dose.uneven ? `${dose.uneven.join('/')} times` : `${String(dose.sets)}x${String(dose.reps)}`;
     case 'hold':
       return dose.uneven ? `${dose.uneven.join('/')}s` : `${String(dose.sets)}x${String(dose.holdSeconds)}s`;

@@ -1,5 +1,5 @@
 import { passesOf } from '../class-plan/class-plan.js';
-import { activeSecondsOf, countsOnce, restSecondsOf, timesLearnt, type Dose, type LengthBack } from '../movement/dose.js';
+import { activeSecondsOf, countsOnce, restSecondsOf, tempoOf, timesLearnt, type Dose, type LengthBack } from '../movement/dose.js';
 import type { Seconds } from '../values/unit.js';
 import type { TimedItem } from './timeline.js';
 
@@ -100,7 +100,7 @@ function workSteps(dose: Dose, seconds: Seconds, side: StepSide): readonly Step[
       const factor = seconds / (activeSecondsOf(dose) + restSecondsOf(dose));
       return sets.flatMap((amount, index): readonly Step[] => {
         const set = index + 1;
-        const setSeconds = dose.kind === 'reps' ? amount * dose.secondsPerRep : amount;
+        const setSeconds = dose.kind === 'reps' ? amount * tempoOf(dose, index) : amount;
         const length = { seconds: setSeconds * factor, side, set, sets: sets.length };
         const work: Step = dose.kind === 'reps' ? { kind: 'reps', ...length, reps: amount } : { kind: 'hold', ...length };
         return set === 1 ? [work] : [{ kind: 'rest', seconds: dose.restSeconds * factor, side }, work];

@@ -12,7 +12,7 @@ import {
   meanAge,
   paceOf,
   plainPace,
-  readLibrary,
+  readBeside,
   readPlan,
   refused,
   sectionSeconds,
@@ -144,9 +144,10 @@ export function withInline(own: Library, file: PlanFile): Result<Library, readon
   const listed = (file.movements ?? []).map((entry, index) => ({ path: `plan.movements.${String(index)}`, entry }));
   const brought = new Map([...listed, ...inline].map((one) => [slugIn(one.entry), one]));
   if (brought.size === 0) return accepted(own);
-  // an entry that reads the same as the club's needs no second look
-  const others = [...own.values()].filter(({ slug }) => !brought.has(slug));
-  const read = readLibrary([...others, ...[...brought.values()].map(({ entry }) => entry)]);
+  const read = readBeside(
+    own,
+    [...brought.values()].map(({ entry }) => entry),
+  );
   if (read.ok) return accepted(libraryOf(read.value.values()));
   return refused(
     read.error.map((fault) => ({

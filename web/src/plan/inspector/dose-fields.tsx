@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import {
   doseKinds,
+  unevenOf,
   doseLimits,
   doseText,
   numbersOf,
@@ -80,10 +81,12 @@ export function TypedTeaching({ item, onChange }: { readonly item: Item; readonl
 
 export function DoseFields({ dose, onChange }: { readonly dose: Dose; readonly onChange: (dose: Dose) => void }) {
   const change = useStable((name: DoseNumber, number: number) => {
-    // the name comes from this very dose
-    // a number of sets or reps makes uneven sets even again
-    const { uneven: _sets, ...even } = { uneven: undefined, ...dose };
-    onChange({ ...(name === 'sets' || name === doseKinds[dose.kind].uneven ? even : dose), [name]: number });
+    // the name comes from this very dose; a number of sets or reps makes uneven sets even again, a tempo is that of all
+    const { uneven: _sets, tempos: _tempos, ...even } = { uneven: undefined, tempos: undefined, ...dose };
+    const isEven = name === 'sets' || name === doseKinds[dose.kind].uneven;
+    const uneven = unevenOf(dose);
+    const kept = isEven ? even : name === 'secondsPerRep' && uneven ? { ...even, uneven } : dose;
+    onChange({ ...kept, [name]: number } as Dose); // the fields of its kind, one of them another number
   });
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(58px, 1fr))', gap: 0.75, mb: 1.25 }}>
