@@ -53,7 +53,7 @@ const forms: readonly (readonly [RegExp, (found: Found, like: Dose | null) => Do
     /^(\d+ (?:slow|fast|at [\d.,]+ ?s)(?: ?[/,] ?\d+ (?:slow|fast|at [\d.,]+ ?s))+)$/,
     ([sets = ''], like) => {
       const usual = repsLike(like);
-      const each = sets.split(/ ?[/,] ?(?=\d+ [sfa])/).map((set) => {
+      const each = sets.split(/ ?[/,] ?(?=\d+ (?:slow|fast|at))/).map((set) => {
         const [reps = '', how = '', seconds = ''] = set.split(' ');
         const tempo = how === 'slow' ? slowTimes : how === 'fast' ? 1 / slowTimes : null;
         return { reps: Number(reps), tempo: tempo === null ? numberOf(seconds.replace('s', '')) : tempo * usual.secondsPerRep };

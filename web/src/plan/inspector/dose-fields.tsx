@@ -86,7 +86,7 @@ export function DoseFields({ dose, onChange }: { readonly dose: Dose; readonly o
     const isEven = name === 'sets' || name === doseKinds[dose.kind].uneven;
     const uneven = unevenOf(dose);
     const kept = isEven ? even : name === 'secondsPerRep' && uneven ? { ...even, uneven } : dose;
-    onChange({ ...kept, [name]: number } as Dose); // the fields of its kind, one of them another number
+    onChange({ ...kept, [name]: number }); // the fields of its kind, one of them another number
   });
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(58px, 1fr))', gap: 0.75, mb: 1.25 }}>
