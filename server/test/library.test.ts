@@ -69,7 +69,7 @@ describe('the library as a file', () => {
       { ...quayHop, slug: 'other', name: 'Other', effort: 9 },
       { ...quayHop, slug: 'third', name: 'Cartwheel', prerequisites: [{ movement: 'levitate', mark: 'alone' }] },
     ]).expect(422);
-    expect(answer.body.errors).toContainEqual({ field: 'other.effort', message: '“effort” cannot be 9.' });
+    expect(answer.body.errors).toContainEqual({ field: 'other.effort', message: '“effort” cannot be 9: it is 0, 1, 2, 3, 4.' });
     expect(await exported()).toEqual(before);
     const second = await take([{ ...quayHop, prerequisites: [{ movement: 'levitate', mark: 'alone' }] }]).expect(422);
     expect(second.body.errors).toEqual([
