@@ -20,7 +20,7 @@ const led = (teaching: ItemTeaching) => done({ kind: 'set-teaching', item: 'shap
 const whole: ItemTeaching = {
   leader: 'a-child',
   stands: 'back-turned',
-  helper: { who: 'partner', does: 'holds the cushion' },
+  helper: { who: 'partner', does: 'hold the cushion' },
   calls: { what: 'shapes', everySeconds: 4, from: 'kneeling' },
   choice: ['roll'],
   areEyesClosed: true,
@@ -30,7 +30,7 @@ const whole: ItemTeaching = {
 describe('what else an item says', () => {
   it('reads as one would say it, and names what may be chosen', () => {
     expect(teachingText(whole, (slug) => library.get(slug)?.name ?? slug)).toBe(
-      'a child leads, back turned, call shapes every 4 s, from kneeling, or Roll, a partner holds the cushion, eyes closed, still when the music stops',
+      'a child leads, back turned, call shapes every 4 s, from kneeling, or Roll, a partner to hold the cushion, eyes closed, still when the music stops',
     );
   });
 
@@ -67,7 +67,7 @@ describe('what else an item says', () => {
     ['partner', { partner: false }],
     ['adult', { adult: 'not-at-hand' }],
   ] as const)('asks homes for the %s who helps, and the child does it all the same', (who, home) => {
-    const helped = led({ helper: { who, does: 'holds the cushion' } });
+    const helped = led({ helper: { who, does: 'hold the cushion' } });
     const said = { children: [aChildInClass('alone', {}, home), aChildInClass('two')] };
     expect(findingsOf(who, helped, library, said)).toMatchObject([{ severity: 'caution', childIds: ['alone'] }]);
     expect(evaluated(helped, library, said).versions.map(({ tier }) => tier)).toEqual(['core', 'core']);
@@ -75,7 +75,7 @@ describe('what else an item says', () => {
   });
 
   it('tells the family what is built and what somebody at home does', () => {
-    const helped = led({ helper: { who: 'adult', does: 'steadies the feet' }, build: { what: 'a line of tape', seconds: 20 } });
+    const helped = led({ helper: { who: 'adult', does: 'steady the feet' }, build: { what: 'a line of tape', seconds: 20 } });
     const child = aChildInClass('kid');
     const { versions, timeline } = evaluated(helped, library, { children: [child] });
     const words = homeListWords(
@@ -86,7 +86,7 @@ describe('what else an item says', () => {
         timeline.items.map(({ item }) => item),
       ),
     );
-    expect(words).toContain('Shapes: an adult steadies the feet.');
+    expect(words).toContain('Shapes: an adult to steady the feet.');
     expect(words).toContain('For us to build: a line of tape.');
   });
 

@@ -16,7 +16,7 @@ export type LeaderStance = (typeof leaderStances)[number];
 
 export const helpers = ['adult', 'partner'] as const;
 
-/** What somebody at home does: holds a pillow, steadies, counts. */
+/** What somebody at home is to do: hold a pillow, steady, count. */
 export interface Helper {
   readonly who: (typeof helpers)[number];
   readonly does: string;

@@ -19,9 +19,9 @@ export function callsText({ what, everySeconds, from }: Calls): string {
   return `call ${what} every ${String(everySeconds)} s${from ? `, from ${from.replace('-', ' ')}` : ''}`;
 }
 
-/** `an adult holds the cushion` */
+/** `an adult to hold the cushion` */
 export function helperText({ who, does }: Helper): string {
-  return `${who === 'adult' ? 'an adult' : 'a partner'} ${does}`;
+  return `${who === 'adult' ? 'an adult' : 'a partner'} to ${does}`;
 }
 
 /**

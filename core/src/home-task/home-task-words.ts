@@ -42,8 +42,9 @@ export function homeTaskLines(
   const minutes = Math.max(1, Math.round(homeTaskSeconds({ ...homeTask, tasks }) / 60));
   return [
     ...(tasks.length > 0 ? [`Until next time, once a day, about ${String(minutes)} min:`] : []),
-    ...tasks.map(({ movement, dose, sides }) =>
-      [library.get(movement)?.name ?? movement, doseText(dose), sidesText(sides)].filter((word) => word !== '').join(', '),
+    ...tasks.map(
+      ({ movement, dose, sides }) =>
+        `${[library.get(movement)?.name ?? movement, doseText(dose), sidesText(sides)].filter((word) => word !== '').join(', ')}.`,
     ),
     ...(homeTask.note === '' ? [] : [homeTask.note]),
   ];

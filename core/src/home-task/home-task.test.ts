@@ -91,13 +91,13 @@ describe('the task that is proposed', () => {
     const task = plan.homeTask && { ...plan.homeTask, note: 'Film one.' };
     expect(homeTaskLines(task, library)).toEqual([
       'Until next time, once a day, about 2 min:',
-      'Rock, 2 × 20 s',
-      'Roll, 2 × 20 s',
+      'Rock, 2 × 20 s.',
+      'Roll, 2 × 20 s.',
       'Film one.',
     ]);
     expect(homeTaskLines(task, library, { child: child('not-at-hand'), ladder: null })).toEqual([
       'Until next time, once a day, about 1 min:',
-      'Rock, 2 × 20 s',
+      'Rock, 2 × 20 s.',
       'Film one.',
     ]);
     expect(homeTaskLines(undefined, library)).toEqual([]);

@@ -17,7 +17,7 @@ export interface HomeList {
   readonly wantsSoftFloor: boolean;
   readonly adult: 'none' | 'at-hand' | 'hands-on';
   readonly partner: boolean;
-  /** What somebody at home does: `a partner holds the cushion`. */
+  /** What somebody at home does: `a partner to hold the cushion`. */
   readonly help: readonly string[];
   /** What is built or fetched for the class. */
   readonly builds: readonly string[];

@@ -4,7 +4,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { ClassPageResponse } from '@leiter/contract';
-import { ageBandOf, copyOf, meanAge, stepFurther, type ClassPlan, type Library } from '@leiter/core';
+import { ageBandOf, copyOf, fillSlot, meanAge, stepFurther, type ClassPlan, type Library } from '@leiter/core';
 import { useState } from 'react';
 import { useGroups } from '../../queries/groups.queries';
 import { palette } from '../../shared/palette';
@@ -91,7 +91,8 @@ export function EarlierClasses({ page, library, onStart }: Props) {
           <Button
             variant="outlined"
             onClick={() => {
-              onStart(further.plan);
+              // what they know by now needs less explaining, and is practised more
+              onStart(fillSlot(further.plan, library, context));
             }}
           >
             Again, one step further
