@@ -49,10 +49,9 @@ export function triedMend(
       return (is.get(finding.check) ?? 0) < (was.get(finding.check) ?? 0)
         ? { edits, addsSeconds: after.timeline.totalSeconds - before.timeline.totalSeconds }
         : null;
-    // what is put beside something that was put in has no place of its own yet: ids are given when it is done
-    const next = worse.find(({ mend }) => mend !== null && !mend.some((edit) => namesOne(edit, made)));
-    if (!next?.mend) return null;
-    edits = [...edits, ...next.mend];
+    // what nothing mends ends it; what is put beside something that was put in has no place yet: ids are given when it is done
+    if (worse.some(({ mend }) => mend === null || mend.some((edit) => namesOne(edit, made)))) return null;
+    edits = [...edits, ...(worse[0]?.mend ?? [])];
   }
   return null;
 }

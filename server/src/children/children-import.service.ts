@@ -200,28 +200,25 @@ export class ChildrenImportService {
 
   /** What a list is read against; children who were put away are not in it. */
   private async context(clubId: string, source: DataSource | EntityManager = this.source): Promise<ChildrenTableContext> {
-    const [today, groups, ladders, children, enrolments, awards] = await Promise.all([
-      this.clubs.today(clubId),
-      this.groups.list(clubId),
-      this.syllabuses.list(clubId),
-      rows<Pick<ChildEntity, 'id' | 'givenName' | 'familyInitial' | 'birthDate' | 'leadSide'>>(
-        source,
-        `SELECT id, given_name AS "givenName", family_initial AS "familyInitial", birth_date AS "birthDate", lead_side AS "leadSide"
-         FROM child WHERE club_id = $1 AND archived_at IS NULL ORDER BY given_name, family_initial`,
-        [clubId],
-      ),
-      rows<{ child_id: string; group_id: string }>(
-        source,
-        'SELECT child_id, group_id FROM enrolment WHERE club_id = $1 AND to_day IS NULL ORDER BY from_day, group_id',
-        [clubId],
-      ),
-      rows<{ child_id: string; programme: string; slug: string }>(
-        source,
-        `SELECT a.child_id, p.slug AS programme, g.slug FROM grade_award a JOIN grade g ON g.id = a.grade_id
-         JOIN syllabus s ON s.id = g.syllabus_id JOIN programme p ON p.id = s.programme_id WHERE a.club_id = $1`,
-        [clubId],
-      ),
-    ]);
+    const [today, groups, ladders] = await Promise.all([this.clubs.today(clubId), this.groups.list(clubId), this.syllabuses.list(clubId)]);
+    // one after the other: within a transaction they share a connection
+    const children = await rows<Pick<ChildEntity, 'id' | 'givenName' | 'familyInitial' | 'birthDate' | 'leadSide'>>(
+      source,
+      `SELECT id, given_name AS "givenName", family_initial AS "familyInitial", birth_date AS "birthDate", lead_side AS "leadSide"
+       FROM child WHERE club_id = $1 AND archived_at IS NULL ORDER BY given_name, family_initial`,
+      [clubId],
+    );
+    const enrolments = await rows<{ child_id: string; group_id: string }>(
+      source,
+      'SELECT child_id, group_id FROM enrolment WHERE club_id = $1 AND to_day IS NULL ORDER BY from_day, group_id',
+      [clubId],
+    );
+    const awards = await rows<{ child_id: string; programme: string; slug: string }>(
+      source,
+      `SELECT a.child_id, p.slug AS programme, g.slug FROM grade_award a JOIN grade g ON g.id = a.grade_id
+       JOIN syllabus s ON s.id = g.syllabus_id JOIN programme p ON p.id = s.programme_id WHERE a.club_id = $1`,
+      [clubId],
+    );
     const groupsOf = groupBy(enrolments, ({ child_id }) => child_id);
     const awardsOf = groupBy(awards, ({ child_id }) => child_id);
     return {

@@ -35,6 +35,11 @@ export function BeforeClass({
           {itemTotals(evaluation.timeline.items).size} items, {clockText(evaluation.timeline.totalSeconds)} of {page.class.lengthMinutes}
           :00. Step back until you see yourself whole; the clock goes on by itself.
         </Typography>
+        {page.stored?.plan.story !== undefined && (
+          <Typography sx={{ fontSize: 24, mb: 3 }}>
+            <span style={{ color: palette.nightSoft }}>Story</span> {page.stored.plan.story}
+          </Typography>
+        )}
         {stops.length > 0 && (
           <Box component="ul" sx={{ pl: 3, fontSize: 20, mb: 3 }} aria-label="Stops">
             {stops.map((finding, index) => {
