@@ -10,7 +10,10 @@ import { harmOf, isNoWorse } from './harm.js';
 
 export const fillSettings = {
   leaveSeconds: 60,
-  mostTimesTheDose: 3,
+  /** What the class is about may be practised three times as much; a game, a run and a shape grow dull before. */
+  mostTimesTheDose: { skill: 3, drill: 3, combination: 3, strength: 3, game: 2.5, basic: 2.5, 'pulse-raiser': 2.5 } as Partial<
+    Record<MovementKind, number>
+  >,
   /** Beyond so many reps in a row nobody counts aloud: they become one set more, with a rest. */
   mostRepsInASet: 12,
   restSeconds: 10,
@@ -67,7 +70,8 @@ function raised(plan: ClassPlan, library: Library, context: EvaluationContext, i
     const more = grown(doseOf(next));
     const cost = secondsMore(next, doseOf(next), more);
     const step = withDose(current, next.item.id, more);
-    const isTooMuch = activeSecondsOf(more) > fillSettings.mostTimesTheDose * activeSecondsOf(next.item.dose);
+    const mostTimes = fillSettings.mostTimesTheDose[next.movement.kind] ?? 1;
+    const isTooMuch = activeSecondsOf(more) > mostTimes * activeSecondsOf(next.item.dose);
     if (cost > free || cost <= 0 || isTooMuch || !isHarmless(step)) {
       open.delete(next);
       continue;

@@ -25,7 +25,7 @@ describe('what changed the total', () => {
       '+0:16 – Shoulder stand is new to the group',
     ],
     ['a larger dose', { kind: 'set-dose', item: 'jog', dose: { kind: 'timed', seconds: 90 } }, '+0:30 – more of jog'],
-    ['an item gone', { kind: 'remove', item: 'jog' }, '−1:07 – jog is out (−1:04) and going to Shoulder stand is shorter (−0:03)'],
+    ['an item gone', { kind: 'remove', item: 'jog' }, '−1:07 – jog is out'],
     [
       'a longer explanation',
       { kind: 'set-teaching', item: 'stand', teaching: { explainSeconds: 68 } },

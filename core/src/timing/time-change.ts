@@ -54,13 +54,16 @@ export function timeChange(before: Timeline, after: Timeline): TimeChange | null
   };
 }
 
-/** So many reasons are told; the rest is small. */
+/** So many reasons are told, a second one where it made a good part of it. */
 const toldCauses = 2;
+const leastShare = 0.25;
 
 /** `+1:20 – Shoulder stand is new to the group`; the reasons that made most of it. */
 export function timeChangeWords({ seconds, causes }: TimeChange): string {
   // what pulled the other way is not a reason
-  const told = causes.filter((cause) => Math.sign(cause.seconds) === Math.sign(seconds)).slice(0, toldCauses);
+  const told = causes
+    .filter((cause, nth) => Math.sign(cause.seconds) === Math.sign(seconds) && (nth === 0 || cause.seconds / seconds >= leastShare))
+    .slice(0, toldCauses);
   const words = told.map((cause) => (told.length > 1 ? `${causeWords(cause)} (${signed(cause.seconds)})` : causeWords(cause)));
   return `${signed(seconds)}${words.length > 0 ? ` – ${listText(words)}` : ''}`;
 }
