@@ -61,6 +61,30 @@ describe('a group', () => {
   });
 });
 
+describe('a time of day', () => {
+  const at = (startsAt: unknown) =>
+    plainToInstance(AddGroupRequest, {
+      name: 'Puffins',
+      programme: 'dance',
+      weekday: 1,
+      startsAt,
+      lengthMinutes: 45,
+      instructorId: null,
+    });
+  it.each([
+    ['9:30', '09:30'],
+    ['9.30', '09:30'],
+    [' 16:05 ', '16:05'],
+  ])('written %s is %s', (typed, time) => {
+    expect(at(typed).startsAt).toBe(time);
+    expect(validateSync(at(typed))).toEqual([]);
+  });
+
+  it.each(['25:00', '9:3', '930', 'noon', 930])('is not %s', (typed) => {
+    expect(validateSync(at(typed)).map(({ property }) => property)).toEqual(['startsAt']);
+  });
+});
+
 describe('a plan', () => {
   const item = (dose: unknown) => ({ id: 'a', movement: 'jog', dose, sides: 'none', tiers: ['core'] });
   const plan = (dose: unknown) => ({ version: 0, plan: { sections: [{ id: 's', kind: 'drills', items: [item(dose)] }], focus: [] } });

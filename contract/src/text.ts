@@ -17,5 +17,14 @@ export function Line({ least = 1, most }: { readonly least?: number; readonly mo
 
 /** A time of day as `HH:MM`. */
 export function TimeOfDay(): PropertyDecorator {
-  return Matches(/^([01]\d|2[0-3]):[0-5]\d$/, { message: 'A time of day is written 16:30.' });
+  return applyDecorators(
+    Transform(({ value }: { value: unknown }) => (typeof value === 'string' ? wholeTime(value) : value)),
+    Matches(/^([01]\d|2[0-3]):[0-5]\d$/, { message: 'A time of day is written 16:30.' }),
+  );
+}
+
+/** `9:30` and `9.30` as one means them; anything else as it is. */
+function wholeTime(text: string): string {
+  const [, hour, minute] = /^(\d{1,2})[:.](\d\d)$/.exec(text.trim()) ?? [];
+  return hour !== undefined && minute !== undefined ? `${hour.padStart(2, '0')}:${minute}` : text;
 }

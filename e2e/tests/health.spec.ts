@@ -17,7 +17,7 @@ test('What a family tells of a sprained wrist is seen by who teaches the child, 
   const health = page.getByRole('region', { name: 'Health' });
   await health.getByRole('button', { name: 'Add a note' }).click();
   await health.getByLabel('What the family told').fill('Sprained the left wrist on Sunday');
-  await health.getByLabel('What it is to be spared').fill('wrist');
+  await health.getByLabel('What to avoid').fill('wrist');
   await page.getByRole('option', { name: 'wrists' }).click();
   await health.getByRole('button', { name: 'Keep it' }).click();
   await expect(health.getByText('Plans spare wrists, until it is taken back')).toBeVisible();
@@ -44,6 +44,6 @@ test('What a family tells of a sprained wrist is seen by who teaches the child, 
   await page.request.delete(`${leiter.url}/api/session`);
   await signIn(page, leiter, 'gymnastics');
   await page.goto(`${leiter.url}/children/${child?.id ?? ''}`);
-  await health.getByRole('button', { name: 'Take it back' }).click();
+  await health.getByRole('button', { name: 'No longer applies' }).click();
   await expect(health.getByText('Nothing to mind.')).toBeVisible();
 });

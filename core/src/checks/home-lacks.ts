@@ -54,4 +54,4 @@ export const homeLacksWords =
   });
 
 /** Its mend takes away what was set by hand. */
-export const asReckonedWords = (): string => 'Let it be reckoned';
+export const asReckonedWords = (): string => 'Make it automatic';

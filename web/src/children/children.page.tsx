@@ -48,7 +48,7 @@ export function ChildrenPage() {
               setShowsArchived(!showsArchived);
             }}
           >
-            Archived too
+            Show archived
           </ToggleButton>
           {mayChange && (
             <>

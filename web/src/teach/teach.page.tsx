@@ -217,7 +217,7 @@ function Controls({ live, isPaused, isExplaining, classId }: ControlsProps) {
           live.move('on');
         }}
       >
-        On
+        Next
       </Button>
       <Button variant="outlined" sx={look} component={Link} to={`/classes/${classId}/marks`}>
         Mark

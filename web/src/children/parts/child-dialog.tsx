@@ -154,7 +154,13 @@ export function ChildDialog({
         <MenuItem value="yes">yes</MenuItem>
         <MenuItem value="no">no</MenuItem>
       </FormField>
-      <FormField control={control} name="household.quietHours.from" label="Quiet from" placeholder="19:00" helperText="empty: any time" />
+      <FormField
+        control={control}
+        name="household.quietHours.from"
+        label="Must be quiet from"
+        placeholder="19:00"
+        helperText="empty: never"
+      />
       <FormField control={control} name="household.quietHours.to" label="Quiet until" placeholder="07:00" />
     </FormDialog>
   );

@@ -42,7 +42,7 @@ export function HealthNotes({ childId, health }: Props) {
             <strong>{note.text}</strong>
             <Box sx={{ color: palette.soft }}>{sparesText(note)}</Box>
             <TextButton
-              label="Take it back"
+              label="No longer applies"
               onClick={() => {
                 save.mutate({ version, notes: (notes ?? []).filter((one) => one !== note) });
               }}
@@ -132,7 +132,7 @@ function NewNote({
         onChange={(_event, value) => {
           setSpared(value);
         }}
-        renderInput={(params) => <TextField {...params} label="What it is to be spared" />}
+        renderInput={(params) => <TextField {...params} label="What to avoid" />}
       />
       <TextField
         label="Until, if that is known"

@@ -127,7 +127,7 @@ function Sheet({
                 setTier('as-reckoned');
               }}
             >
-              As reckoned
+              Automatic
             </Button>
           </>
         ) : (

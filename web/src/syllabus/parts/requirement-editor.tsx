@@ -94,9 +94,9 @@ export function RequirementEditor({ requirement, movement, onChange, onRemove }:
             ask({ sides: value as Criterion['sides'] }); // one of the options
           }}
         />
-        <Count label="Secs" value={criterion.leastSeconds} onChange={optional('leastSeconds')} />
+        <Count label="Seconds" value={criterion.leastSeconds} onChange={optional('leastSeconds')} />
         <Count label="Reps" value={criterion.leastReps} onChange={optional('leastReps')} />
-        <Count label="Right" value={criterion.leastCorrect?.correct} onChange={correct} />
+        <Count label="Correct" value={criterion.leastCorrect?.correct} onChange={correct} />
         {criterion.leastCorrect && (
           <Count
             label="of"
@@ -109,7 +109,7 @@ export function RequirementEditor({ requirement, movement, onChange, onRemove }:
         )}
         <Count label="Times" value={criterion.times} onChange={always('times')} />
         <Count label="Days" value={criterion.days} onChange={always('days')} />
-        <Count label="Weeks" value={criterion.withinWeeks} onChange={always('withinWeeks')} />
+        <Count label="In weeks" value={criterion.withinWeeks} onChange={always('withinWeeks')} />
       </Box>
     </Box>
   );
