@@ -34,6 +34,19 @@ describe('searching the library', () => {
     expect(many('cartwheel').map(({ name }) => name)).toEqual(['Cartwheel', 'Cartwheel step in', 'One-hand cartwheel']);
   });
 
+  it('finds it so with a slip as well, and by the region that a coach names', () => {
+    const many = movementSearch([
+      ...['One-hand cartwheel', 'Cartwheel', 'Forward roll to straddle', 'Forward roll'].map((name) =>
+        aMovement(name.toLowerCase().replaceAll(' ', '-'), { name }),
+      ),
+      aMovement('fold', { name: 'Seated fold', lengthens: ['hamstrings'] }),
+    ]);
+    expect(many('cartwhel')[0]?.name).toBe('Cartwheel');
+    expect(many('forwrd rol')[0]?.name).toBe('Forward roll');
+    expect(many('hamstring').map(({ name }) => name)).toEqual(['Seated fold']);
+    expect(many('back of the thighs').map(({ name }) => name)).toEqual(['Seated fold']);
+  });
+
   it('wants every word, and finds nothing where nothing fits', () => {
     expect(slugs('forward roll')).toEqual(['forward-roll']);
     expect(slugs('zebra')).toEqual([]);

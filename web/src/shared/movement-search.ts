@@ -17,21 +17,36 @@ export function movementSearch<Entry extends Movement>(movements: readonly Entry
       term: movement.term ? `${movement.term.text} ${movement.term.meaning}` : '',
       meaning: movement.plainMeaning,
       kind: kindWords[movement.kind],
-      regions: [...movement.prepares, ...movement.loads.map(({ region }) => region)].map(regionWord).join(' '),
+      // by the word for a child and by the word for a coach: back of the thighs, hamstrings
+      regions: [...movement.prepares, ...movement.lengthens, ...movement.loads.map(({ region }) => region)]
+        .flatMap((region) => [regionWord(region), region])
+        .join(' '),
     })),
   );
   const bySlug = new Map(movements.map((movement) => [movement.slug as unknown, movement]));
   return (text) => {
     if (text.trim() === '') return movements;
     const typed = plain(text.trim());
-    // whoever types a name means the movement of that name, and not a longer one that has it in it
-    const nearness = ({ name }: Entry): number => (plain(name) === typed ? 0 : plain(name).startsWith(typed) ? 1 : 2);
+    const typedWords = wordsIn(typed).length;
+    // whoever types a name means the movement of that name, also with a slip, and not a longer one that has it in it
+    const nearness = ({ name }: Entry, isByName: boolean): number => {
+      if (plain(name) === typed) return 0;
+      if (plain(name).startsWith(typed)) return 1;
+      return isByName && wordsIn(plain(name)).length === typedWords ? 2 : 3;
+    };
     return index
       .search(text)
-      .flatMap(({ id }) => bySlug.get(id) ?? [])
-      .sort((one, other) => nearness(one) - nearness(other));
+      .flatMap(({ id, match }) => {
+        const entry = bySlug.get(id);
+        const isByName = Object.values(match).every((fields) => fields.includes('name'));
+        return entry ? [{ entry, near: nearness(entry, isByName) }] : [];
+      })
+      .sort((one, other) => one.near - other.near)
+      .map(({ entry }) => entry);
   };
 }
+
+const wordsIn = (text: string): readonly string[] => text.match(/[\p{L}\p{N}]+/gu) ?? [];
 
 function plain(text: string): string {
   return text.toLowerCase().normalize('NFD').replace(/\p{M}/gu, '');
