@@ -44,6 +44,7 @@ import {
 import { applyDecorators } from './apply-decorators.js';
 import { DoseOfAnyKind } from './dose.js';
 import {
+  BuildField,
   CallsField,
   ChoiceField,
   HelperField,
@@ -51,6 +52,7 @@ import {
   LeaderField,
   StandsField,
   StoryField,
+  type BuildBody,
   type CallsBody,
   type HelperBody,
   type HomeTaskBody,
@@ -143,25 +145,6 @@ export function ExplainField(): PropertyDecorator {
 /** Yes or no; left out it is no. */
 export function YesNoField(): PropertyDecorator {
   return applyDecorators(MayBeLeftOut(), IsBoolean({ message: 'true or false.' }));
-}
-
-/** What is fetched or built before an item. */
-export class BuildBody {
-  @Line({ most: 120 })
-  what!: string;
-
-  @IsNumber({}, { message: 'How many seconds does it take?' })
-  @Within(talkLimits.buildSeconds)
-  seconds!: number;
-}
-
-export function BuildField(): PropertyDecorator {
-  return applyDecorators(
-    MayBeLeftOut(),
-    IsObject({ message: 'What is built, and in how many seconds?' }),
-    ValidateNested(),
-    Type(() => BuildBody),
-  );
 }
 
 /** Circuits that may be left out. */

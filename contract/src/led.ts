@@ -6,6 +6,7 @@ import {
   leaderStances,
   mostHomeTasks,
   postures,
+  talkLimits,
   type Dose,
   type ItemSides,
   type Posture,
@@ -18,6 +19,25 @@ import { MayBeLeftOut } from './optional.js';
 import { Line } from './text.js';
 import { Within } from './within.js';
 import { notAMovement, slug } from './names.js';
+
+/** What is fetched or built before an item. */
+export class BuildBody {
+  @Line({ most: 120 })
+  what!: string;
+
+  @IsNumber({}, { message: 'How many seconds does it take?' })
+  @Within(talkLimits.buildSeconds)
+  seconds!: number;
+}
+
+export function BuildField(): PropertyDecorator {
+  return applyDecorators(
+    MayBeLeftOut(),
+    IsObject({ message: 'What is built, and in how many seconds?' }),
+    ValidateNested(),
+    Type(() => BuildBody),
+  );
+}
 
 /** What a parent or a partner does. */
 export class HelperBody {

@@ -98,11 +98,8 @@ export {
   type EditRefusal,
   type Place,
   type PlanEdit,
-  sameTeaching,
-  teachingOf,
-  taughtAs,
-  type ItemTeaching,
 } from './class-plan/edit.js';
+export { sameTeaching, teachingOf, taughtAs, type ItemTeaching } from './class-plan/item-teaching.js';
 export { itemOf } from './class-plan/new-item.js';
 export { classLengths, type ClassLength, planFromTemplate, templateOf, templatesFor, type PlanTemplate } from './class-plan/template.js';
 export { calmerOrder, type CalmerOrder } from './composing/calmer-order.js';

@@ -21,25 +21,9 @@ import {
 import { trackFaults, type Track, type TrackNumber } from './music.js';
 import { withSection, withSectionStepped, withoutSection, type SectionRefusal } from './section-edit.js';
 import type { ItemSides } from '../movement/sides.js';
+import { taughtAs, type ItemTeaching } from './item-teaching.js';
 import { inTempo, mostHomeTasks, type HomeTask } from './led.js';
 import type { TeachingStyle, Way } from './way.js';
-
-/** How an item is taught; what is left out is as usual. */
-export type ItemTeaching = Pick<Item, (typeof teachingFields)[number]>;
-const teachingFields = [
-  'way',
-  'explainSeconds',
-  'build',
-  'isCameraMoved',
-  'takesTurns',
-  'leader',
-  'stands',
-  'helper',
-  'calls',
-  'choice',
-  'areEyesClosed',
-  'stopsWithMusic',
-] as const;
 
 /** Where an item goes: at the end of a section, or before or after another item. */
 export type Place = { readonly at: 'end-of'; readonly section: SectionId } | { readonly at: 'before' | 'after'; readonly item: ItemId };
@@ -208,21 +192,6 @@ function withSectionWay(plan: ClassPlan, id: SectionId, way: Way | 'as-usual'): 
   const next: Section = way === 'as-usual' ? rest : { ...rest, way };
   return accepted({ ...plan, sections: plan.sections.map((one) => (one === section ? next : one)) });
 }
-
-/** The same item taught in another way; what the teaching leaves out is as usual again. */
-export function taughtAs<Taught extends object>(item: Taught & ItemTeaching, teaching: ItemTeaching): Taught & ItemTeaching {
-  const rest = Object.fromEntries(Object.entries(item).filter(([field]) => !teachingFields.some((one) => one === field)));
-  return { ...rest, ...teachingOf(teaching) } as Taught & ItemTeaching; // the same fields but those of teaching, and these as they are said
-}
-/** What an item says of how it is taught, and nothing else of it. */
-export function teachingOf(item: ItemTeaching): ItemTeaching {
-  return Object.fromEntries(teachingFields.flatMap((field) => (isSaid(item[field]) ? [[field, item[field]]] : [])));
-}
-
-export function sameTeaching(one: ItemTeaching, other: ItemTeaching): boolean {
-  return teachingFields.every((field) => JSON.stringify(one[field]) === JSON.stringify(other[field]));
-}
-const isSaid = (value: unknown): boolean => value !== undefined && value !== false;
 
 function itemEdited(plan: ClassPlan, edit: ItemEdit, newId: () => string): Result<ClassPlan, EditRefusal> {
   const placed = findItem(plan, edit.item);

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { aChildInClass, aLibrary, aMovement, anItem, aPlan, evaluated, findingsOf } from '../testing/makers.js';
 import { homeListOf, homeListWords } from '../versions/home-list.js';
-import { applyEdit, type ItemTeaching, type PlanEdit } from './edit.js';
+import { applyEdit, type PlanEdit } from './edit.js';
+import { type ItemTeaching } from './item-teaching.js';
 import { readTeaching, writeTeaching } from './read-teaching.js';
 import { teachingText } from './teaching-text.js';
 

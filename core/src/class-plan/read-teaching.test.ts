@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Dose } from '../movement/dose.js';
 import { anItem } from '../testing/makers.js';
-import type { ItemTeaching } from './edit.js';
+import type { ItemTeaching } from './item-teaching.js';
 import { readTeaching, writeTeaching } from './read-teaching.js';
 import { ways } from './way.js';
 

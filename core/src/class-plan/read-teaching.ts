@@ -2,7 +2,7 @@ import { readDose, writeDose } from '../movement/read-dose.js';
 import type { Dose } from '../movement/dose.js';
 import { talkLimits, type Item } from './class-plan.js';
 import { ways } from './way.js';
-import { teachingOf, type ItemTeaching } from './edit.js';
+import { teachingOf, type ItemTeaching } from './item-teaching.js';
 
 /** How much of an item is done, and how it is taught, as one writes both in one line. */
 export interface WrittenTeaching {

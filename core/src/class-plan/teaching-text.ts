@@ -1,5 +1,5 @@
 import { clockText } from '../values/clock-text.js';
-import type { ItemTeaching } from './edit.js';
+import type { ItemTeaching } from './item-teaching.js';
 import type { Calls, Helper, Leader, LeaderStance } from './led.js';
 
 export const leaderWords: Readonly<Record<Leader, string>> = {

@@ -5,7 +5,7 @@ import type { SectionKind } from '../movement/section-kind.js';
 import { accepted, refused, type Result } from '../values/result.js';
 import type { CircuitId, MovementSlug, ProgrammeSlug } from '../values/unit.js';
 import type { Circuit, ClassPlan } from './class-plan.js';
-import { teachingOf, type ItemTeaching } from './edit.js';
+import { teachingOf, type ItemTeaching } from './item-teaching.js';
 import type { Track } from './music.js';
 import type { TeachingStyle, Way } from './way.js';
 import { itemOf } from './new-item.js';

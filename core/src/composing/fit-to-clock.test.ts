@@ -6,7 +6,8 @@ import { aContext, aLibrary, aMovement, anItem, aPlan, evaluated } from '../test
 import { timelineOf } from '../timing/timeline.js';
 import { placedItems, type ClassPlan, type Item } from '../class-plan/class-plan.js';
 import { applyEdits, type PlanEdit } from '../class-plan/edit.js';
-import { fitSettings, fitToClock } from './fit-to-clock.js';
+import { fitSettings } from './fit-settings.js';
+import { fitToClock } from './fit-to-clock.js';
 
 const library = aLibrary(
   aMovement('game', { kind: 'game', level: 'standing' }),

@@ -1,6 +1,6 @@
 import { itemOf } from '../class-plan/new-item.js';
 import { circuitFaultsIn, tidied } from '../class-plan/circuit.js';
-import { taughtAs, type ItemTeaching } from '../class-plan/edit.js';
+import { taughtAs, type ItemTeaching } from '../class-plan/item-teaching.js';
 import { inTempo, type HomeTask } from '../class-plan/led.js';
 import type { Track } from '../class-plan/music.js';
 import type { TeachingStyle, Way } from '../class-plan/way.js';

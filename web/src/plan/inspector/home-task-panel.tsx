@@ -97,8 +97,10 @@ export function HomeTaskPanel({ page, plan, library, context, onEdit }: Props) {
           />
         )}
       </Box>
-      <NoteField
-        note={homeTask.note}
+      <LineField
+        label="Told with it"
+        placeholder="Film one and send it"
+        stored={homeTask.note}
         onChange={(note) => {
           set({ note });
         }}
@@ -195,41 +197,42 @@ function AddTask({ movements, onAdd }: { readonly movements: readonly Movement[]
   );
 }
 
-function NoteField({ note, onChange }: { readonly note: string; readonly onChange: (note: string) => void }) {
-  const [typed, setTyped] = useTyped(note);
-  const leave = (): void => {
-    if (typed.trim() !== note) onChange(typed.trim());
-  };
+/** The story or theme of the class, for the children. */
+export function StoryField({ story, onEdit }: { readonly story: string; readonly onEdit: Props['onEdit'] }) {
   return (
-    <TextField
-      fullWidth
-      label="Told with it"
-      value={typed}
-      placeholder="Film one and send it"
-      onChange={(event) => {
-        setTyped(event.target.value);
+    <LineField
+      label="Story or theme"
+      placeholder="a day at the harbour"
+      stored={story}
+      onChange={(next) => {
+        onEdit([{ kind: 'set-story', story: next }]);
       }}
-      onBlur={leave}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') leave();
-      }}
-      slotProps={{ htmlInput: { maxLength: 300 }, inputLabel: { shrink: true } }}
     />
   );
 }
 
-/** The story or theme of the class, for the children. */
-export function StoryField({ story, onEdit }: { readonly story: string; readonly onEdit: Props['onEdit'] }) {
-  const [typed, setTyped] = useTyped(story);
+/** A line that is kept when one leaves it or presses Enter. */
+function LineField({
+  label,
+  placeholder,
+  stored,
+  onChange,
+}: {
+  readonly label: string;
+  readonly placeholder: string;
+  readonly stored: string;
+  readonly onChange: (line: string) => void;
+}) {
+  const [typed, setTyped] = useTyped(stored);
   const leave = (): void => {
-    if (typed.trim() !== story) onEdit([{ kind: 'set-story', story: typed.trim() }]);
+    if (typed.trim() !== stored) onChange(typed.trim());
   };
   return (
     <TextField
       fullWidth
-      label="Story or theme"
+      label={label}
       value={typed}
-      placeholder="a day at the harbour"
+      placeholder={placeholder}
       sx={{ mb: 1.5 }}
       onChange={(event) => {
         setTyped(event.target.value);
