@@ -1,4 +1,5 @@
 import {
+  classLengths,
   ways,
   type AgeBand,
   type ClassPlan,
@@ -12,7 +13,20 @@ import {
   type Way,
 } from '@leiter/core';
 import { Transform, Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsNumber, IsObject, IsUUID, Matches, Max, Min, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsNumber,
+  IsObject,
+  IsUUID,
+  Matches,
+  Max,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
 import { applyDecorators } from './apply-decorators.js';
 import { DayField } from './day-field.js';
 import type { ObservationResponse } from './observation.js';
@@ -21,7 +35,7 @@ import type { ChildLogEntry } from './child-log.js';
 import type { Household } from './household.js';
 import { MayBeLeftOut } from './optional.js';
 import type { SyllabusResponse } from './syllabus.js';
-import { Line } from './text.js';
+import { Line, TimeOfDay } from './text.js';
 import { id, notAnId } from './names.js';
 
 export const attendances = ['present', 'late', 'absent', 'watched'] as const;
@@ -35,11 +49,53 @@ export class AddClassRequest {
 
   @DayField()
   day!: string;
+
+  /** For a class beside the slots; the group's own time where it is left out. */
+  @MayBeLeftOut()
+  @TimeOfDay()
+  startsAt?: string;
+
+  @MayBeLeftOut()
+  @IsIn(classLengths, { message: `A class lasts ${classLengths.join(', ')} minutes.` })
+  lengthMinutes?: number;
+}
+
+/** Days on which no group of the club has its slot. */
+export class HolidayRequest {
+  @Line({ most: 60 })
+  name!: string;
+
+  @DayField()
+  fromDay!: string;
+
+  @DayField()
+  toDay!: string;
+}
+
+export interface HolidayResponse {
+  readonly id: string;
+  readonly name: string;
+  readonly fromDay: string;
+  readonly toDay: string;
+  /** How many classes do not take place for it. */
+  readonly cancelledCount: number;
 }
 
 export class AttendanceRequest {
   @IsIn(attendances, { message: 'Present, late, absent or watched.' })
   status!: Attendance;
+}
+
+/** The same of several children at once; null where nothing is known any more. */
+export class RollRequest {
+  @IsArray()
+  @ArrayMaxSize(200)
+  @IsUUID('all', { each: true, message: 'Which children?' })
+  childIds!: string[];
+
+  @ValidateIf((_object: object, value: unknown) => value !== null)
+  @IsIn(attendances, { message: 'Present, late, absent or watched.' })
+  status!: Attendance | null;
 }
 
 /** Seconds of up to ten hours, to the hundredth: nobody measures finer, and smaller numbers cannot be stored. */
@@ -52,11 +108,11 @@ function SecondsField(): PropertyDecorator {
   );
 }
 
-/** What is known of the teaching of a class. */
+/** What is known of a class: whether it was taught, when it is, what is to be kept of it. */
 export class ChangeClassRequest {
   @MayBeLeftOut()
-  @IsIn(['started', 'ended'])
-  teaching?: 'started' | 'ended';
+  @IsIn(['started', 'ended', 'not-at-all'])
+  teaching?: 'started' | 'ended' | 'not-at-all';
 
   /** How long the class was really taught, sent as it ends: a try of a minute is no class. */
   @MayBeLeftOut()
@@ -67,6 +123,29 @@ export class ChangeClassRequest {
   @MayBeLeftOut()
   @Line({ most: 500 })
   stopsNote?: string;
+
+  /** What is to be kept of the class: what went well, what next time wants. */
+  @MayBeLeftOut()
+  @Line({ least: 0, most: 2000 })
+  note?: string;
+
+  /** Moves a class that is still to be taught. */
+  @MayBeLeftOut()
+  @DayField()
+  day?: string;
+
+  @MayBeLeftOut()
+  @TimeOfDay()
+  startsAt?: string;
+
+  @MayBeLeftOut()
+  @IsIn(classLengths, { message: `A class lasts ${classLengths.join(', ')} minutes.` })
+  lengthMinutes?: number;
+
+  /** Why it does not take place; null where it takes place after all. */
+  @ValidateIf((_object: object, value: unknown) => value !== undefined && value !== null)
+  @Line({ most: 200 })
+  cancelledBecause?: string | null;
 }
 
 /** Explaining and work of one item, as reckoned without any pace and as they really were. */
@@ -131,6 +210,13 @@ export interface ClassResponse {
   readonly endedAt: string | null;
   readonly stopsNote: string | null;
   readonly hasPlan: boolean;
+  /** The day of the slot that it stands for, where it was moved. */
+  readonly slotDay: string | null;
+  /** Why it does not take place; null where it does. */
+  readonly cancelledBecause: string | null;
+  readonly note: string | null;
+  /** When it was tried last, shorter than a third of it. */
+  readonly rehearsedAt: string | null;
 }
 
 export interface ExpectedChild {
@@ -213,6 +299,58 @@ export interface ComingClass {
   readonly class: ClassResponse | null;
 }
 
+/** A line of the calendar, with what is known of it. */
+export interface WeekEntry {
+  readonly group: GroupResponse;
+  readonly day: string;
+  readonly startsAt: string;
+  readonly lengthMinutes: number;
+  readonly class: ClassResponse | null;
+  /** The name of the holiday on which the slot falls. */
+  readonly holiday: string | null;
+  /** The day to which the class of this slot was moved. */
+  readonly movedTo: string | null;
+  /** Of the plan; none where there is none. */
+  readonly itemCount: number;
+  readonly focus: readonly string[];
+  readonly expectedCount: number;
+  /** Who told that it does not come, or was not there. */
+  readonly away: readonly string[];
+  /** Who was there: in time or late. */
+  readonly presentCount: number;
+  /** Of how many the roll says something. */
+  readonly rollCount: number;
+  /** How many of the children have a mark of this class. */
+  readonly markedCount: number;
+}
+
+export interface WeekResponse {
+  readonly fromDay: string;
+  readonly toDay: string;
+  readonly entries: readonly WeekEntry[];
+  readonly holidays: readonly HolidayResponse[];
+}
+
+/** What the plan of a class comes to, as it stands now. */
+export interface ClassOutlook {
+  readonly classId: string;
+  readonly totalSeconds: number;
+  readonly stops: number;
+  readonly cautions: number;
+}
+
+/** Somebody who has met all that the next grade asks, or nearly. */
+export interface CloseToGrade {
+  readonly childId: string;
+  readonly name: string;
+  readonly groupId: string;
+  readonly groupName: string;
+  readonly gradeName: string;
+  readonly metCount: number;
+  readonly ofCount: number;
+  readonly isEarned: boolean;
+}
+
 export interface TodayResponse {
   readonly coming: readonly ComingClass[];
   /** Of the group whose class is next. */
@@ -224,8 +362,12 @@ export interface TodayResponse {
     readonly board: readonly BoardRow[];
     readonly ageBand: AgeBand;
   } | null;
-  /** Classes taught in the last two weeks in which nobody was marked. */
-  readonly withoutMarks: readonly ClassResponse[];
+  /** Today and the six days after it. */
+  readonly entries: readonly WeekEntry[];
+  /** Of all groups that one teaches, those who earned a grade first. */
+  readonly close: readonly CloseToGrade[];
+  /** Classes of the last two weeks that were taught, with a roll or marks to be finished. */
+  readonly unfinished: readonly WeekEntry[];
   /** What others changed in the last two weeks about who sees the children that one teaches. */
   readonly notices: readonly (ChildLogEntry & { readonly childId: string; readonly childName: string })[];
 }

@@ -67,6 +67,8 @@ export interface GroupResponse {
   readonly instructorId: string | null;
   readonly archived: boolean;
   readonly childCount: number;
+  /** The first day on which it can have a class. */
+  readonly since: string;
 }
 
 /** Children × the requirements of the grade that each works towards. */

@@ -58,6 +58,13 @@ export {
 } from './plan-file.js';
 export {
   AddClassRequest,
+  HolidayRequest,
+  RollRequest,
+  type ClassOutlook,
+  type CloseToGrade,
+  type HolidayResponse,
+  type WeekEntry,
+  type WeekResponse,
   AttendanceRequest,
   ChangeClassRequest,
   ItemTimesRequest,

@@ -4,7 +4,7 @@ import type { ObservationResponse } from './observation.js';
 import { id, notAnId } from './names.js';
 
 /** What open pages are told of, as it happens. */
-export const topics = ['plan', 'mark', 'attendance', 'class', 'ladder', 'presence'] as const;
+export const topics = ['plan', 'mark', 'attendance', 'class', 'calendar', 'ladder', 'presence'] as const;
 export type Topic = (typeof topics)[number];
 
 /** Who has a class open, in which tab, and what is looked at. */
@@ -22,6 +22,7 @@ export type LiveEvent =
   | { readonly topic: 'mark'; readonly mark: ObservationResponse }
   | { readonly topic: 'attendance'; readonly classId: string; readonly childId: string; readonly status: Attendance | null }
   | { readonly topic: 'class'; readonly classId: string }
+  | { readonly topic: 'calendar' }
   | { readonly topic: 'ladder'; readonly programme: string; readonly version: number; readonly savedBy: string }
   | { readonly topic: 'presence'; readonly classId: string; readonly here: readonly Presence[] };
 

@@ -22,6 +22,7 @@ export { groupBy } from './values/group-by.js';
 export { slugOf } from './values/slug-of.js';
 export { addDays, ageOn, daysBetween, isDay, weekdayOf } from './values/day.js';
 export { clockText, timeOfDay } from './values/clock-text.js';
+export { entriesBetween, isToCome, type CalendarEntry, type Holiday } from './calendar/calendar.js';
 export { regions, type Load, type Region } from './movement/region.js';
 export { regionWord } from './movement/region-word.js';
 export { movementKinds, type MovementKind } from './movement/kind.js';

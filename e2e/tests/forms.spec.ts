@@ -56,7 +56,7 @@ test('A group with a name that is taken is refused at the field', async ({ page,
 
 test('A grade that is earned is given, and the ladder shows the next one', async ({ page, leiter }) => {
   await openToday(page, leiter, 'owner');
-  await page.getByRole('region', { name: 'Close to a grade' }).getByRole('link').first().click();
+  await page.getByRole('region', { name: 'Earned' }).getByRole('link').first().click();
   const give = page.getByRole('button', { name: /^Give/ });
   await expect(give).toBeVisible();
   const grade = ((await give.textContent()) ?? '').replace(/^Give /, '');

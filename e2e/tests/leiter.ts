@@ -147,15 +147,25 @@ export async function ask<Answer>(page: Page, path: string): Promise<Answer> {
 
 export interface Coming {
   readonly group: { readonly id: string; readonly name: string; readonly programme: string };
+  readonly day: string;
   readonly class: { readonly id: string; readonly hasPlan: boolean } | null;
 }
 
+/** `Thu 26 Nov`, as pages write a day. */
+export function dayText(day: string): string {
+  const options = { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' } as const;
+  return new Date(day).toLocaleDateString('en-GB', options).replace(',', '');
+}
+
 /** The class to come of a group, of a programme or by its name, that nobody has planned yet. */
-export async function openClass(page: Page, wanted: string): Promise<{ readonly id: string; readonly group: Coming['group'] }> {
+export async function openClass(
+  page: Page,
+  wanted: string,
+): Promise<{ readonly id: string; readonly group: Coming['group']; readonly day: string }> {
   const coming = await ask<readonly Coming[]>(page, 'coming-classes');
   const open = coming.find((one) => (one.group.programme === wanted || one.group.name === wanted) && one.class && !one.class.hasPlan);
   if (!open?.class) throw new Error(`no open class of ${wanted}`);
-  return { id: open.class.id, group: open.group };
+  return { id: open.class.id, group: open.group, day: open.day };
 }
 
 let classesMade = 0;

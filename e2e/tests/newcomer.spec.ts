@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { Leiter, ask, openClass } from './leiter.js';
+import { Leiter, ask, openClass, dayText } from './leiter.js';
 
 let leiter: Leiter;
 test.beforeAll(async () => {
@@ -35,9 +35,9 @@ test('A newcomer plans the open class, teaches it, marks three children, sees a 
   await expect(page.getByRole('heading', { name: 'Today', level: 1 })).toBeVisible();
 
   // plan
-  const { id, group } = await openClass(page, 'gymnastics');
-  await page.getByRole('link', { name: 'Plan', exact: true }).click();
-  await page.getByRole('button', { name: `Plan the class of ${group.name}` }).click();
+  const { id, group, day } = await openClass(page, 'gymnastics');
+  await page.getByRole('link', { name: 'Week', exact: true }).click();
+  await page.getByRole('button', { name: new RegExp(`^Plan of ${group.name}, ${dayText(day)}`) }).click();
   await expect(page).toHaveURL(new RegExp(id));
   await page
     .getByRole('button', { name: /^Start from/ })

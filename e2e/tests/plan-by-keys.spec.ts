@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { ask, expect, openToday, test, type Coming, type DemoPerson } from './leiter.js';
+import { ask, dayText, expect, openToday, test, type Coming, type DemoPerson } from './leiter.js';
 import { items } from './plan-page.js';
 
 /** A hand that presses one key a second, slowly enough to read: five minutes of it. */
@@ -52,10 +52,12 @@ for (const [group, person, extra] of groups)
   }) => {
     await openToday(page, leiter, person);
     const keys = new Keys(page);
-    await keys.tabTo(/^Plan$/);
+    await keys.tabTo(/^Week$/);
     await keys.press('Enter');
-    await expect(page.getByRole('heading', { name: 'Plan', level: 1 })).toBeVisible();
-    await keys.tabTo(new RegExp(`(Plan the class|Open the plan) of ${group}$`));
+    await expect(page.getByRole('heading', { name: 'Week', level: 1 })).toBeVisible();
+    const coming = await ask<readonly Coming[]>(page, 'coming-classes');
+    const day = coming.find((one) => one.group.name === group)?.day ?? '';
+    await keys.tabTo(new RegExp(`^Plan of ${group}, ${dayText(day)}`));
     await keys.press('Enter');
     await expect(page.getByRole('heading', { name: group, level: 1 })).toBeVisible();
     if ((await items(page).count()) === 0) {
@@ -87,7 +89,7 @@ for (const [group, person, extra] of groups)
     await expect(page.getByRole('status', { name: 'Time of the plan' })).toContainText('in hand');
     await expect(page.getByText('saved', { exact: true })).toBeVisible();
     await expect(page.getByRole('group', { name: 'Findings' }).getByText(/^Stop/)).toHaveCount(0);
-    const coming = await ask<readonly Coming[]>(page, 'coming-classes');
-    expect(coming.find((one) => one.group.name === group)?.class?.hasPlan).toBe(true);
+    const after = await ask<readonly Coming[]>(page, 'coming-classes');
+    expect(after.find((one) => one.group.name === group)?.class?.hasPlan).toBe(true);
     expect(keys.pressed).toBeLessThan(mostKeys);
   });

@@ -264,7 +264,7 @@ describe('today', () => {
     expect(next.board).toHaveLength(next.coming.group.childCount);
   });
 
-  it('names a class that was taught and in which nobody was marked, until somebody is', async () => {
+  it('names a class that was taught until its roll is said and those who were there are marked', async () => {
     const { id: groupId } = await group('Lanterns');
     const day = new Date(Date.now() - 5 * 24 * 3600 * 1000).toISOString().slice(0, 10);
     const added = (await owner.post('/api/classes').send({ groupId, day }).expect(201)).body;
@@ -273,7 +273,9 @@ describe('today', () => {
       .send({ teaching: 'started' })
       .expect(200);
     const unmarked = async () =>
-      (await owner.get('/api/today').expect(200)).body.withoutMarks.map((one: { id: string }) => one.id) as readonly string[];
+      (await owner.get('/api/today').expect(200)).body.unfinished.map(
+        (one: { class: { id: string } }) => one.class.id,
+      ) as readonly string[];
     expect(await unmarked()).toContain(added.id);
     const child = (await owner.get(`/api/classes/${added.id as string}`).expect(200)).body.children[0];
     await owner
@@ -291,6 +293,16 @@ describe('today', () => {
         classId: added.id,
       })
       .expect(200);
+    // the roll is still to be said
+    expect(await unmarked()).toContain(added.id);
+    const others = (await owner.get(`/api/classes/${added.id as string}`).expect(200)).body.children.map((one: { id: string }) => one.id);
+    const roll = (childIds: readonly string[], status: string) =>
+      owner
+        .put(`/api/classes/${added.id as string}/attendance`)
+        .send({ childIds, status })
+        .expect(204);
+    await roll(others, 'absent');
+    await roll([child.id], 'present');
     expect(await unmarked()).not.toContain(added.id);
   });
 });

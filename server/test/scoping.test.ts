@@ -85,6 +85,28 @@ const routes: Readonly<Record<string, 'no ids' | 'public' | readonly Foreign[]>>
   'POST /api/plan-templates': 'no ids',
   'DELETE /api/plan-templates/{id}': [{ method: 'delete', path: () => `/api/plan-templates/${theirs.template}`, status: 404 }],
   'GET /api/coming-classes': 'no ids',
+  'GET /api/weeks/{day}': 'no ids',
+  'GET /api/weeks/{day}/outlook': 'no ids',
+  'GET /api/boards': 'no ids',
+  'GET /api/holidays': 'no ids',
+  'POST /api/holidays': 'no ids',
+  'DELETE /api/holidays/{id}': [{ method: 'delete', path: () => `/api/holidays/${theirs.holiday}`, status: 404 }],
+  'DELETE /api/classes/{id}': [{ method: 'delete', path: () => `/api/classes/${theirs.class}`, status: 404 }],
+  'GET /api/classes/{id}/taught': [{ method: 'get', path: () => `/api/classes/${theirs.class}/taught`, status: 404 }],
+  'PUT /api/classes/{id}/attendance': [
+    {
+      method: 'put',
+      path: () => `/api/classes/${theirs.class}/attendance`,
+      body: () => ({ childIds: [theirs.child], status: 'present' }),
+      status: 404,
+    },
+    {
+      method: 'put',
+      path: () => `/api/classes/${own.class}/attendance`,
+      body: () => ({ childIds: [theirs.child], status: 'present' }),
+      status: 404,
+    },
+  ],
   'GET /api/today': 'no ids',
   'GET /api/groups': 'no ids',
   'GET /api/children': 'no ids',
@@ -254,7 +276,7 @@ describe('another club', () => {
   });
 
   it('does not appear in any list', async () => {
-    for (const path of ['children', 'groups', 'people', 'coming-classes', 'today', 'syllabuses'])
+    for (const path of ['children', 'groups', 'people', 'coming-classes', 'today', 'syllabuses', 'weeks/2026-12-21', 'holidays', 'boards'])
       expect(JSON.stringify((await agent.get(`/api/${path}`).expect(200)).body)).not.toMatch(/Other|somebody@other/);
   });
 });
@@ -279,6 +301,7 @@ async function fingerprint(): Promise<unknown> {
     'observation',
     'grade_award',
     'plan_template',
+    'holiday',
     'ladder_pin',
     'syllabus',
     'import',

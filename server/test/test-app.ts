@@ -85,7 +85,8 @@ export async function otherClub(
       | 'childrenImport'
       | 'planImport'
       | 'invitation'
-      | 'template',
+      | 'template'
+      | 'holiday',
       string
     >
   >
@@ -150,8 +151,13 @@ export async function otherClub(
     [club],
   );
   const template = await one(`INSERT INTO plan_template (club_id, name, document) VALUES ($1, 'Other', '{}') RETURNING id`, [club]);
+  const holiday = await one(
+    `INSERT INTO holiday (club_id, name, from_day, to_day) VALUES ($1, 'Other', '2026-12-20', '2027-01-02') RETURNING id`,
+    [club],
+  );
   return {
     club,
+    holiday,
     planImport,
     invitation,
     template,

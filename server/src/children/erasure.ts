@@ -16,8 +16,10 @@ export async function eraseChild(manager: EntityManager, clubId: string, childId
        UNION SELECT class_id FROM attendance WHERE club_id = $1 AND child_id = $2
        UNION SELECT class_id FROM observation WHERE club_id = $1 AND child_id = $2),
      noted AS (
-       UPDATE class_session c SET stops_note = regexp_replace(stops_note, child.name, 'a child', 'g')
-       FROM child WHERE c.id IN (SELECT id FROM class) AND c.stops_note ~ child.name)
+       UPDATE class_session c SET stops_note = regexp_replace(stops_note, child.name, 'a child', 'g'),
+         note = regexp_replace(note, child.name, 'a child', 'g'),
+         cancelled_because = regexp_replace(cancelled_because, child.name, 'a child', 'g')
+       FROM child WHERE c.id IN (SELECT id FROM class) AND concat_ws(' ', c.stops_note, c.note, c.cancelled_because) ~ child.name)
      UPDATE class_plan l SET document = jsonb_set(l.document, '{sections}', (
        SELECT coalesce(jsonb_agg(jsonb_set(s.section, '{items}', (
          SELECT coalesce(jsonb_agg(

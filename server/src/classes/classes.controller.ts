@@ -1,14 +1,13 @@
 import {
-  AddClassRequest,
   AttendanceRequest,
   ChangeClassRequest,
   ItemTimesRequest,
+  RollRequest,
   type ClassPageResponse,
   type ClassResponse,
-  type ComingClass,
   type TaughtClass,
 } from '@leiter/contract';
-import { Body, Controller, Delete, Get, HttpCode, Param, ParseUUIDPipe, Patch, Post, Put } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Param, ParseUUIDPipe, Patch, Put } from '@nestjs/common';
 import type { Asker } from '../people/asker.js';
 import { AskedBy, ForEverybody, ForRoles } from '../people/session.guard.js';
 import { ClassesService } from './classes.service.js';
@@ -20,24 +19,6 @@ export class ClassesController {
     private readonly classes: ClassesService,
     private readonly taught: TaughtClassesService,
   ) {}
-
-  @ForEverybody()
-  @Get('coming-classes')
-  coming(@AskedBy() asker: Asker): Promise<readonly ComingClass[]> {
-    return this.classes.coming(asker.clubId);
-  }
-
-  @ForEverybody()
-  @Get('groups/:id/classes')
-  list(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<readonly ClassResponse[]> {
-    return this.classes.list(asker.clubId, id);
-  }
-
-  @ForRoles('owner', 'instructor')
-  @Post('classes')
-  add(@AskedBy() asker: Asker, @Body() body: AddClassRequest): Promise<ClassResponse> {
-    return this.classes.add(asker.clubId, body);
-  }
 
   @ForEverybody()
   @Get('classes/:id')
@@ -52,10 +33,25 @@ export class ClassesController {
     return this.taught.before(asker.clubId, id);
   }
 
+  /** What the items of this class really took. */
+  @ForEverybody()
+  @Get('classes/:id/taught')
+  times(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<TaughtClass> {
+    return this.taught.of(asker.clubId, id);
+  }
+
   @ForRoles('owner', 'instructor')
   @Patch('classes/:id')
   change(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string, @Body() body: ChangeClassRequest): Promise<ClassResponse> {
     return this.classes.change(asker.clubId, id, body);
+  }
+
+  /** Whether several children were there, at once. */
+  @ForEverybody()
+  @Put('classes/:id/attendance')
+  @HttpCode(204)
+  setRoll(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string, @Body() { childIds, status }: RollRequest): Promise<void> {
+    return this.classes.setAttendance(asker.clubId, id, childIds, status);
   }
 
   @ForEverybody()
@@ -67,7 +63,7 @@ export class ClassesController {
     @Param('childId', ParseUUIDPipe) childId: string,
     @Body() body: AttendanceRequest,
   ): Promise<void> {
-    return this.classes.setAttendance(asker.clubId, id, childId, body.status);
+    return this.classes.setAttendance(asker.clubId, id, [childId], body.status);
   }
 
   /** What was said of a child's coming was a slip: nothing is known again. */
@@ -79,7 +75,7 @@ export class ClassesController {
     @Param('id', ParseUUIDPipe) id: string,
     @Param('childId', ParseUUIDPipe) childId: string,
   ): Promise<void> {
-    return this.classes.setAttendance(asker.clubId, id, childId, null);
+    return this.classes.setAttendance(asker.clubId, id, [childId], null);
   }
 
   @ForRoles('owner', 'instructor')

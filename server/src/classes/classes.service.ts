@@ -1,13 +1,4 @@
-import type {
-  AddClassRequest,
-  Attendance,
-  ChangeClassRequest,
-  ClassPageResponse,
-  ClassResponse,
-  ComingClass,
-  ExpectedChild,
-  ItemTimesRequest,
-} from '@leiter/contract';
+import type { Attendance, ChangeClassRequest, ClassPageResponse, ClassResponse, ExpectedChild, ItemTimesRequest } from '@leiter/contract';
 import {
   addDays,
   ageOn,
@@ -29,18 +20,17 @@ import { rows } from '../database/rows.js';
 import { GroupsService } from '../groups/groups.service.js';
 import { homeOf } from '../children/child.mapper.js';
 import { HealthNotesService } from '../children/health-notes.service.js';
-import { fieldRefused, notFound } from '../http/problem.js';
+import { notFound } from '../http/problem.js';
 import { LiveService } from '../live/live.service.js';
 import type { Asker } from '../people/asker.js';
 import { PlansService } from '../plans/plans.service.js';
 import { observationColumns, observationOf, type ObservationRow } from '../record/observation.mapper.js';
 import { SyllabusService } from '../syllabus/syllabus.service.js';
-import { classResponse, selectClasses, type ClassRow } from './class.mapper.js';
-import { comingOf, notYetOnCalendar } from './coming-class.js';
+import { CalendarService } from './calendar.service.js';
+import { classResponse, notYetOnCalendar, selectClasses, type ClassRow } from './class.mapper.js';
 import { exposuresOf } from './exposure.js';
 
 const weeksRemembered = 8;
-const mostDaysAway = 550;
 
 interface ExpectedRow {
   readonly id: string;
@@ -60,43 +50,12 @@ export class ClassesService {
     @InjectDataSource() private readonly source: DataSource,
     private readonly clubs: ClubService,
     private readonly groups: GroupsService,
+    private readonly calendar: CalendarService,
     private readonly plans: PlansService,
     private readonly syllabuses: SyllabusService,
     private readonly health: HealthNotesService,
     private readonly live: LiveService,
   ) {}
-
-  /** The next class of every group: the one on the calendar that has not ended, or else the next weekly slot. */
-  async coming(clubId: string): Promise<readonly ComingClass[]> {
-    const today = await this.clubs.today(clubId);
-    const groups = (await this.groups.list(clubId)).filter((group) => !group.archived);
-    const ahead = await rows<ClassRow>(this.source, `${selectClasses} AND c.day >= $2 ORDER BY c.day`, [clubId, today]);
-    return groups
-      .map((group) => comingOf(group, ahead.map(classResponse), today))
-      .sort((a, b) => (a.day + a.startsAt < b.day + b.startsAt ? -1 : 1));
-  }
-
-  async list(clubId: string, groupId: string): Promise<readonly ClassResponse[]> {
-    await this.groups.find(clubId, groupId);
-    const found = await rows<ClassRow>(this.source, `${selectClasses} AND c.group_id = $2 ORDER BY c.day DESC`, [clubId, groupId]);
-    return found.map(classResponse);
-  }
-
-  /** Puts a class on the calendar in the group's slot; the day it has one already, that one is returned. */
-  async add(clubId: string, request: AddClassRequest): Promise<ClassResponse> {
-    const group = await this.groups.find(clubId, request.groupId);
-    const today = await this.clubs.today(clubId);
-    if (request.day < addDays(today, -mostDaysAway) || request.day > addDays(today, mostDaysAway))
-      throw fieldRefused('day', 'A class is put on the calendar for a day within a year and a half.');
-    await this.source.query(
-      `INSERT INTO class_session (club_id, group_id, day, starts_at, length_minutes, instructor_id)
-       VALUES ($1, $2, $3, $4, $5, $6) ON CONFLICT (group_id, day) DO NOTHING`,
-      [clubId, group.id, request.day, group.startsAt, group.lengthMinutes, group.instructorId],
-    );
-    const [row] = await rows<ClassRow>(this.source, `${selectClasses} AND c.group_id = $2 AND c.day = $3`, [clubId, group.id, request.day]);
-    if (!row) throw notFound('class');
-    return classResponse(row);
-  }
 
   async find(clubId: string, id: string, source: DataSource | EntityManager = this.source): Promise<ClassResponse> {
     const [row] = await rows<ClassRow>(source, `${selectClasses} AND c.id = $2`, [clubId, id]);
@@ -135,7 +94,7 @@ export class ClassesService {
   ): Promise<Pick<ClassPageResponse, 'children' | 'exposures' | 'pace' | 'style'> & { readonly startsAt: string }> {
     const { clubId } = asker;
     const group = await this.groups.find(clubId, groupId);
-    const coming = (await this.coming(clubId)).find((one) => one.group.id === group.id);
+    const coming = (await this.calendar.coming(clubId)).find((one) => one.group.id === group.id);
     const today = await this.clubs.today(clubId);
     const session = coming?.class ?? notYetOnCalendar(group, coming?.day ?? today);
     const expected = (await this.expected(clubId, session)).filter(({ attendance }) => attendance !== 'absent');
@@ -165,7 +124,7 @@ export class ClassesService {
          WHERE w.child_id = c.id AND p.slug = $5) held ON true
        WHERE c.club_id = $1 AND (a.status IS NOT NULL OR (c.archived_at IS NULL AND EXISTS (
          SELECT 1 FROM enrolment e WHERE e.child_id = c.id AND e.group_id = $3 AND e.from_day <= $4 AND (e.to_day IS NULL OR e.to_day > $4))))
-       ORDER BY c.given_name, c.family_initial`,
+       ORDER BY c.given_name COLLATE "und-x-icu", c.family_initial COLLATE "und-x-icu"`,
       [clubId, session.id, session.groupId, session.day, session.programme],
     );
     const known = await this.marks(
@@ -212,20 +171,22 @@ export class ClassesService {
   }
 
   /** @param status null where nothing is known any more: what was said was a slip */
-  async setAttendance(clubId: string, id: string, childId: string, status: Attendance | null): Promise<void> {
+  async setAttendance(clubId: string, id: string, childIds: readonly string[], status: Attendance | null): Promise<void> {
     const session = await this.find(clubId, id);
-    const children = await this.expected(clubId, session);
-    if (!children.some((child) => child.id === childId)) throw notFound('child in this class');
+    const expected = new Set((await this.expected(clubId, session)).map((child) => child.id));
+    if (childIds.some((childId) => !expected.has(childId))) throw notFound('child in this class');
+    // one order for everybody who writes, so that two at once wait for each other and never for ever
+    const sorted = [...new Set(childIds)].toSorted();
     await this.source.transaction(async (manager) => {
       if (status === null)
-        await manager.query('DELETE FROM attendance WHERE class_id = $1 AND child_id = $2 AND club_id = $3', [id, childId, clubId]);
+        await manager.query('DELETE FROM attendance WHERE class_id = $1 AND child_id = ANY($2) AND club_id = $3', [id, sorted, clubId]);
       else
         await manager.query(
-          `INSERT INTO attendance (class_id, child_id, club_id, status) VALUES ($1, $2, $3, $4)
+          `INSERT INTO attendance (class_id, child_id, club_id, status) SELECT $1, child, $3, $4 FROM unnest($2::uuid[]) AS child
            ON CONFLICT (class_id, child_id) DO UPDATE SET status = EXCLUDED.status`,
-          [id, childId, clubId, status],
+          [id, sorted, clubId, status],
         );
-      await this.live.emit(manager, clubId, { topic: 'attendance', classId: id, childId, status });
+      for (const childId of sorted) await this.live.emit(manager, clubId, { topic: 'attendance', classId: id, childId, status });
     });
   }
 
@@ -239,9 +200,19 @@ export class ClassesService {
       const isTry =
         request.teaching === 'ended' && request.taughtSeconds !== undefined && isTryOfAClass(request.taughtSeconds, session.lengthMinutes);
       if (isTry) {
-        await manager.query('UPDATE class_session SET taught_at = NULL, ended_at = NULL WHERE club_id = $1 AND id = $2', [clubId, id]);
+        await manager.query(
+          'UPDATE class_session SET taught_at = NULL, ended_at = NULL, rehearsed_at = now() WHERE club_id = $1 AND id = $2',
+          [clubId, id],
+        );
         await manager.query('DELETE FROM item_time WHERE club_id = $1 AND class_id = $2', [clubId, id]);
-      } else if (request.teaching)
+      } else if (request.teaching === 'not-at-all')
+        // what was measured stays taught
+        await manager.query(
+          `UPDATE class_session c SET taught_at = NULL, ended_at = NULL
+           WHERE c.club_id = $1 AND c.id = $2 AND NOT EXISTS (SELECT 1 FROM item_time t WHERE t.class_id = c.id)`,
+          [clubId, id],
+        );
+      else if (request.teaching)
         await manager.query(
           `UPDATE class_session SET taught_at = coalesce(taught_at, now()), ended_at = CASE WHEN $3 THEN now() ELSE NULL END
            WHERE club_id = $1 AND id = $2`,
@@ -249,6 +220,9 @@ export class ClassesService {
         );
       if (request.stopsNote !== undefined)
         await manager.query('UPDATE class_session SET stops_note = $3 WHERE club_id = $1 AND id = $2', [clubId, id, request.stopsNote]);
+      if (request.note !== undefined)
+        await manager.query('UPDATE class_session SET note = $3 WHERE club_id = $1 AND id = $2', [clubId, id, request.note]);
+      await this.calendar.reschedule(manager, session, request, clubId);
       await this.live.emit(manager, clubId, { topic: 'class', classId: id });
       return this.find(clubId, id, manager);
     });

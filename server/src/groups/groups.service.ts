@@ -30,11 +30,12 @@ interface GroupRow {
   readonly instructor_id: string | null;
   readonly archived: boolean;
   readonly child_count: number;
+  readonly since: string;
 }
 
 const selectGroups = `
   SELECT g.id, g.name, p.slug AS programme, g.weekday, g.starts_at, g.length_minutes, g.instructor_id,
-         g.archived_at IS NOT NULL AS archived,
+         g.archived_at IS NOT NULL AS archived, g.since,
          (SELECT count(*)::int FROM enrolment e JOIN child c ON c.id = e.child_id
           WHERE e.group_id = g.id AND e.to_day IS NULL AND c.archived_at IS NULL) AS child_count
   FROM teaching_group g JOIN programme p ON p.id = g.programme_id
@@ -51,6 +52,7 @@ function groupResponse(row: GroupRow): GroupResponse {
     instructorId: row.instructor_id,
     archived: row.archived,
     childCount: row.child_count,
+    since: row.since,
   };
 }
 
@@ -122,6 +124,7 @@ export class GroupsService {
         if (isHandedOn && asker.role !== 'owner' && group.instructorId !== asker.id) return refused({ kind: 'not-yours' });
         const archivedAt = archived === undefined ? group.archivedAt : archived ? (group.archivedAt ?? new Date()) : null;
         await manager.update(GroupEntity, { id, clubId }, { ...changes, archivedAt });
+        await this.moveClasses(manager, group, changes);
         if (isHandedOn) await this.logHandingOn(manager, asker, group, changes.instructorId ?? null);
         return accepted(await this.find(clubId, id, manager));
       });
@@ -129,6 +132,23 @@ export class GroupsService {
       if (isTaken(error, nameIndex)) return refused({ kind: 'name-taken' });
       throw error;
     }
+  }
+
+  /** Classes of its slot that are still to be taught go along: to the new day of the same week, to its time, length and instructor. */
+  private async moveClasses(
+    manager: EntityManager,
+    group: GroupEntity,
+    { weekday = group.weekday, startsAt, lengthMinutes, instructorId }: Omit<ChangeGroupRequest, 'name' | 'archived'>,
+  ): Promise<void> {
+    const shift = weekday - group.weekday;
+    if (shift === 0 && startsAt === undefined && lengthMinutes === undefined && instructorId === undefined) return;
+    await manager.query(
+      `UPDATE class_session c SET day = c.day + $2::int, starts_at = coalesce($3, c.starts_at), length_minutes = coalesce($4, c.length_minutes),
+         instructor_id = CASE WHEN $5 THEN $6::uuid ELSE c.instructor_id END
+       WHERE c.group_id = $1 AND c.day > CURRENT_DATE AND c.taught_at IS NULL AND c.slot_day IS NULL AND extract(isodow FROM c.day) = $7
+         AND NOT EXISTS (SELECT 1 FROM class_session other WHERE other.group_id = $1 AND $2 <> 0 AND other.day = c.day + $2::int)`,
+      [group.id, shift, startsAt ?? null, lengthMinutes ?? null, instructorId !== undefined, instructorId ?? null, group.weekday],
+    );
   }
 
   private async logHandingOn(manager: EntityManager, asker: Asker, group: GroupEntity, instructorId: string | null): Promise<void> {

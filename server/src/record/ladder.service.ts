@@ -1,5 +1,5 @@
-import { gradeAbove, isMet, verdictOn, type Grade, type Observation, type Verdict } from '@leiter/core';
-import type { BoardRow, GradeResponse, GroupBoardResponse, SyllabusResponse } from '@leiter/contract';
+import { gradeAbove, groupBy, isMet, verdictOn, type Grade, type Observation, type Verdict } from '@leiter/core';
+import type { BoardRow, GradeResponse, GroupBoardResponse, GroupResponse, SyllabusResponse } from '@leiter/contract';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
@@ -11,6 +11,7 @@ import { observationColumns, observationOf, type ObservationRow } from './observ
 
 interface ChildRow {
   readonly id: string;
+  readonly group_id: string;
   readonly given_name: string;
   readonly family_initial: string;
   readonly birth_date: string;
@@ -37,32 +38,61 @@ export class LadderService {
 
   /** Children of a group × what each works on; a fixed number of queries, whatever the number of marks. */
   async board(clubId: string, groupId: string): Promise<GroupBoardResponse> {
-    // what does not wait for another is asked at the same time
     const [group, today, children] = await Promise.all([
       this.groups.find(clubId, groupId),
       this.clubs.today(clubId),
-      this.childrenOf(clubId, groupId),
+      this.childrenOf(clubId, [groupId]),
     ]);
-    const ids = children.map(({ id }) => id);
-    const [climbed, rungs] = await Promise.all([
-      this.syllabuses.climbed(clubId, group.programme),
-      this.rungs(clubId, ids, group.programme, today),
-    ]);
-    if (!climbed) return { group, columns: [], rows: [] };
+    const [board] = await this.boardsOf(clubId, [group], children, today);
+    return board ?? { group, columns: [], rows: [] };
+  }
+
+  /** The boards of all groups that are not put away; six queries for each programme, whatever the number of groups. */
+  async boards(clubId: string): Promise<readonly GroupBoardResponse[]> {
+    const [all, today] = await Promise.all([this.groups.list(clubId), this.clubs.today(clubId)]);
+    const groups = all.filter(({ archived }) => !archived);
+    const children = await this.childrenOf(
+      clubId,
+      groups.map(({ id }) => id),
+    );
+    const byProgramme = groupBy(groups, ({ programme }) => programme);
+    const found = await Promise.all([...byProgramme.values()].map((own) => this.boardsOf(clubId, own, children, today)));
+    const boards = new Map(found.flat().map((board) => [board.group.id, board]));
+    return groups.map((group) => boards.get(group.id) ?? { group, columns: [], rows: [] });
+  }
+
+  /** @param groups of one programme @param children of these groups, and perhaps of others */
+  private async boardsOf(
+    clubId: string,
+    groups: readonly GroupResponse[],
+    children: readonly ChildRow[],
+    today: string,
+  ): Promise<readonly GroupBoardResponse[]> {
+    const programme = groups[0]?.programme ?? '';
+    const groupIds = new Set(groups.map(({ id }) => id));
+    const own = children.filter(({ group_id }) => groupIds.has(group_id));
+    const ids = [...new Set(own.map(({ id }) => id))];
+    // what does not wait for another is asked at the same time
+    const [climbed, rungs] = await Promise.all([this.syllabuses.climbed(clubId, programme), this.rungs(clubId, ids, programme, today)]);
+    if (!climbed) return groups.map((group) => ({ group, columns: [], rows: [] }));
     const nextOf = (id: string): Grade | null => nextGradeOf(climbed.ladderOf(id), rungs.get(id));
-    const wanted = [...new Set(children.flatMap(({ id }) => nextOf(id)?.requirements.map((one) => one.movement) ?? []))];
+    const wanted = [...new Set(ids.flatMap((id) => nextOf(id)?.requirements.map((one) => one.movement) ?? []))];
     const observations = await this.observationsOf(clubId, ids, wanted);
     const byChild = new Map<string, Observation[]>(ids.map((id) => [id, []]));
     for (const one of observations) byChild.get(one.childId)?.push(one);
-    const boardRows = children.map((child) => boardRow(child, nextOf(child.id), rungs.get(child.id), byChild.get(child.id) ?? [], today));
-    const inUse = new Set(boardRows.map(({ nextGradeId }) => nextGradeId));
     const ladders = new Set([climbed.newest, ...ids.map((id) => climbed.ladderOf(id))]);
-    const columns = [...ladders].flatMap((ladder) =>
-      ladder.grades
-        .filter((grade) => inUse.has(grade.id))
-        .map((grade) => ({ gradeId: grade.id, gradeName: nameIn(ladder, grade, climbed.newest), requirements: grade.requirements })),
-    );
-    return { group, columns, rows: boardRows };
+    return groups.map((group) => {
+      const rows = own
+        .filter(({ group_id }) => group_id === group.id)
+        .map((child) => boardRow(child, nextOf(child.id), rungs.get(child.id), byChild.get(child.id) ?? [], today));
+      const inUse = new Set(rows.map(({ nextGradeId }) => nextGradeId));
+      const columns = [...ladders].flatMap((ladder) =>
+        ladder.grades
+          .filter((grade) => inUse.has(grade.id))
+          .map((grade) => ({ gradeId: grade.id, gradeName: nameIn(ladder, grade, climbed.newest), requirements: grade.requirements })),
+      );
+      return { group, columns, rows };
+    });
   }
 
   /** Where each child is on the ladder of a programme; three queries. */
@@ -112,15 +142,15 @@ export class LadderService {
     return found.map(observationOf);
   }
 
-  private childrenOf(clubId: string, groupId: string): Promise<readonly ChildRow[]> {
+  private childrenOf(clubId: string, groupIds: readonly string[]): Promise<readonly ChildRow[]> {
     return rows<ChildRow>(
       this.source,
-      `SELECT c.id, c.given_name, c.family_initial, c.birth_date, c.lead_side,
+      `SELECT c.id, e.group_id, c.given_name, c.family_initial, c.birth_date, c.lead_side,
               (SELECT max(o.seen_on) FROM observation o WHERE o.child_id = c.id) AS last_seen
        FROM child c JOIN enrolment e ON e.child_id = c.id
-       WHERE c.club_id = $1 AND e.group_id = $2 AND e.to_day IS NULL AND c.archived_at IS NULL
-       ORDER BY c.given_name, c.family_initial`,
-      [clubId, groupId],
+       WHERE c.club_id = $1 AND e.group_id = ANY($2) AND e.to_day IS NULL AND c.archived_at IS NULL
+       ORDER BY c.given_name COLLATE "und-x-icu", c.family_initial COLLATE "und-x-icu"`,
+      [clubId, groupIds],
     );
   }
 }

@@ -13,6 +13,13 @@ export class RecordController {
     private readonly ladders: LadderService,
   ) {}
 
+  /** Where everybody stands: the boards of all groups that are not put away. */
+  @ForEverybody()
+  @Get('boards')
+  boards(@AskedBy() asker: Asker): Promise<readonly GroupBoardResponse[]> {
+    return this.ladders.boards(asker.clubId);
+  }
+
   @ForEverybody()
   @Put('observations/:id')
   async add(

@@ -1,9 +1,11 @@
-import type { ClassResponse, TodayResponse } from '@leiter/contract';
+import type { CloseToGrade, GroupBoardResponse, GroupResponse, TodayResponse, WeekEntry } from '@leiter/contract';
 import { addDays, ageBandOf, meanAge } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
+import { DateTime } from 'luxon';
 import { DataSource } from 'typeorm';
-import { classResponse, selectClasses, type ClassRow } from '../classes/class.mapper.js';
+import { CalendarService } from '../classes/calendar.service.js';
+import { notYetOnCalendar } from '../classes/class.mapper.js';
 import { ClassesService } from '../classes/classes.service.js';
 import { ClubService } from '../club/club.service.js';
 import { rows } from '../database/rows.js';
@@ -11,11 +13,19 @@ import type { Asker } from '../people/asker.js';
 import { PlansService } from '../plans/plans.service.js';
 import { LadderService } from '../record/ladder.service.js';
 
+/** Classes are to be finished for so long after they were taught. */
+const daysUnfinished = 14;
+/** So long after its end a class can still begin. */
+const minutesLate = 60;
+/** Somebody with so few requirements open is near to a grade. */
+const nearRequirements = 2;
+
 @Injectable()
 export class TodayService {
   constructor(
     @InjectDataSource() private readonly source: DataSource,
     private readonly clubs: ClubService,
+    private readonly calendar: CalendarService,
     private readonly classes: ClassesService,
     private readonly plans: PlansService,
     private readonly ladders: LadderService,
@@ -24,38 +34,42 @@ export class TodayService {
   /** What a person starts the day with: an instructor's own groups first, for owner and assistant all. */
   async today(asker: Asker): Promise<TodayResponse> {
     const { clubId } = asker;
-    const coming = await this.classes.coming(clubId);
-    const own = coming.filter(({ group }) => group.instructorId === asker.id);
-    const first = own[0] ?? coming[0];
-    const next = first ? await this.next(clubId, first) : null;
-    return { coming, next, withoutMarks: await this.withoutMarks(clubId), notices: await this.notices(asker) };
+    const today = await this.clubs.today(clubId);
+    const isOwn = ({ group }: { readonly group: GroupResponse }): boolean => asker.role !== 'instructor' || group.instructorId === asker.id;
+    const [coming, around, boards] = await Promise.all([
+      this.calendar.coming(clubId),
+      this.calendar.between(clubId, addDays(today, -daysUnfinished), addDays(today, 6)),
+      this.ladders.boards(clubId),
+    ]);
+    const ownEntries = around.filter(isOwn);
+    const own = coming.filter(isOwn);
+    const now = DateTime.now().setZone((await this.clubs.find(clubId)).timeZone);
+    const first = own.find((one) => !hasPassed(one, now)) ?? own[0] ?? coming[0];
+    return {
+      coming,
+      next: first ? await this.next(clubId, first, boards) : null,
+      entries: ownEntries.filter(({ day }) => day >= today),
+      close: closeIn(boards.filter(isOwn)),
+      unfinished: ownEntries.filter((entry) => isUnfinished(entry, today)).toReversed(),
+      notices: await this.notices(asker),
+    };
   }
 
-  private async next(clubId: string, coming: TodayResponse['coming'][number]): Promise<TodayResponse['next']> {
-    const session: ClassResponse = coming.class ?? {
-      // not on the calendar yet: who would come if it took place
-      id: '00000000-0000-0000-0000-000000000000',
-      groupId: coming.group.id,
-      groupName: coming.group.name,
-      programme: coming.group.programme,
-      day: coming.day,
-      startsAt: coming.startsAt,
-      lengthMinutes: coming.group.lengthMinutes,
-      instructorId: coming.group.instructorId,
-      taughtAt: null,
-      endedAt: null,
-      stopsNote: null,
-      hasPlan: false,
-    };
+  private async next(
+    clubId: string,
+    coming: TodayResponse['coming'][number],
+    boards: readonly GroupBoardResponse[],
+  ): Promise<TodayResponse['next']> {
+    // not on the calendar yet: who would come if it took place
+    const session = coming.class ?? notYetOnCalendar(coming.group, coming.day);
     const children = await this.classes.expected(clubId, session);
     const stored = coming.class ? await this.plans.find(clubId, coming.class.id) : null;
-    const board = await this.ladders.board(clubId, coming.group.id);
     return {
       coming,
       children,
       focus: stored?.plan.focus ?? [],
       itemCount: stored?.plan.sections.reduce((sum, section) => sum + section.items.length, 0) ?? 0,
-      board: board.rows,
+      board: boards.find(({ group }) => group.id === coming.group.id)?.rows ?? [],
       ageBand: ageBandOf(meanAge(children.map(({ ageYears }) => ageYears))),
     };
   }
@@ -75,14 +89,32 @@ export class TodayService {
     );
     return found.map(({ at, ...notice }) => ({ ...notice, at: at.toISOString() }));
   }
+}
 
-  private async withoutMarks(clubId: string): Promise<readonly ClassResponse[]> {
-    const today = await this.clubs.today(clubId);
-    const found = await rows<ClassRow>(
-      this.source,
-      `${selectClasses} AND c.taught_at IS NOT NULL AND c.day >= $2 AND NOT EXISTS (SELECT 1 FROM observation o WHERE o.class_id = c.id) ORDER BY c.day DESC`,
-      [clubId, addDays(today, -14)],
-    );
-    return found.map(classResponse);
-  }
+/** Whether a class was to be over for a while and was not begun: it is no longer what comes next. */
+function hasPassed({ day, startsAt, group, class: session }: TodayResponse['coming'][number], now: DateTime): boolean {
+  if (session?.taughtAt) return false;
+  const begins = DateTime.fromISO(`${day}T${startsAt}`, { zone: now.zone });
+  return now > begins.plus({ minutes: (session?.lengthMinutes ?? group.lengthMinutes) + minutesLate });
+}
+
+/** Who earned a grade or is near to it, in one group after the other; those who earned it first. */
+function closeIn(boards: readonly GroupBoardResponse[]): readonly CloseToGrade[] {
+  return boards
+    .flatMap(({ group, rows }) =>
+      rows.flatMap(({ childId, name, nextGradeName: gradeName, metCount, cells, isEarned }) =>
+        gradeName !== null && (isEarned || (metCount > 0 && cells.length - metCount <= nearRequirements))
+          ? [{ childId, name, groupId: group.id, groupName: group.name, gradeName, metCount, ofCount: cells.length, isEarned }]
+          : [],
+      ),
+    )
+    .toSorted((a, b) => Number(b.isEarned) - Number(a.isEarned) || a.ofCount - a.metCount - (b.ofCount - b.metCount));
+}
+
+/** A class that was taught and of which the roll or the marks are not done: nobody marked, or fewer than half of those who were there. */
+function isUnfinished({ class: session, day, rollCount, expectedCount, presentCount, markedCount }: WeekEntry, today: string): boolean {
+  if (session?.cancelledBecause !== null) return false;
+  // planned, its day is over, and nobody said that it was taught
+  if (session.taughtAt === null) return session.hasPlan && day < today;
+  return rollCount < expectedCount || markedCount * 2 < presentCount || (markedCount === 0 && expectedCount > 0);
 }

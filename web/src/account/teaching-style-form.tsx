@@ -39,7 +39,7 @@ export function TeachingStyleForm({ style }: { readonly style: TeachingStyle }) 
             onChange={() => {
               save.mutate(one);
             }}
-            style={{ margin: 0, accentColor: palette.primary, width: 16, height: 16, marginTop: 4 }}
+            style={{ marginTop: 2 }}
           />
           <strong>{styleWords[one]}</strong>
           <span>{styleAbout[one]}</span>

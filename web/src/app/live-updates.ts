@@ -16,6 +16,7 @@ export function showLiveEvent(event: LiveEvent): void {
         const children = page.children.map((child) => (child.id === event.childId ? { ...child, attendance: event.status } : child));
         return { ...page, children };
       });
+      refreshSoon(['week']);
       refreshSoon(['today']);
       return;
     case 'class':
@@ -23,10 +24,20 @@ export function showLiveEvent(event: LiveEvent): void {
       refreshSoon(['coming']);
       refreshSoon(['today']);
       refreshSoon(['group-classes']);
+      refreshSoon(['week']);
+      refreshSoon(['taught', event.classId]);
+      return;
+    case 'calendar':
+      refreshSoon(['class']);
+      refreshSoon(['coming']);
+      refreshSoon(['today']);
+      refreshSoon(['week']);
       return;
     case 'plan':
       // the page of the plan itself shows it step by step; others read it when they are looked at
       void queryClient.invalidateQueries({ queryKey: classKey(event.classId), refetchType: 'none' });
+      refreshSoon(['week']);
+      refreshSoon(['outlook']);
       refreshSoon(['coming']);
       refreshSoon(['today']);
       return;

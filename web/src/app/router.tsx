@@ -17,8 +17,11 @@ export const router = createBrowserRouter([
     HydrateFallback: Nothing,
     children: [
       { index: true, lazy: async () => ({ Component: (await import('../today/today.page')).TodayPage }) },
-      { path: 'plan', lazy: async () => ({ element: await plansPage('plan') }) },
-      { path: 'teach', lazy: async () => ({ element: await plansPage('teach') }) },
+      { path: 'week', lazy: async () => ({ Component: (await import('../week/week.page')).WeekPage }) },
+      { path: 'week/:day', lazy: async () => ({ Component: (await import('../week/week.page')).WeekPage }) },
+      { path: 'plan', element: <Navigate to="/week" replace /> },
+      { path: 'teach', element: <Navigate to="/week" replace /> },
+      { path: 'classes/:id', lazy: async () => ({ Component: (await import('../class/class.page')).ClassPage }) },
       { path: 'classes/:id/plan', lazy: async () => ({ Component: (await import('../plan/plan.page')).PlanPage }) },
       { path: 'classes/:id/compare', lazy: async () => ({ Component: (await import('../compare/compare.page')).ComparePage }) },
       { path: 'classes/:id/teach', lazy: async () => ({ Component: (await import('../teach/teach.page')).TeachPage }) },
@@ -35,11 +38,6 @@ export const router = createBrowserRouter([
     ],
   },
 ]);
-
-async function plansPage(purpose: 'plan' | 'teach') {
-  const { PlansPage } = await import('../plan/plans.page');
-  return <PlansPage purpose={purpose} />;
-}
 
 function Nothing() {
   return null;

@@ -7,24 +7,31 @@ import { api } from '../shared/api';
 import { noteDraftOwner } from '../shared/document-session/kept-draft';
 import { listenLive, onLiveEvent, onLiveMissed } from '../shared/live/live-events';
 import { readAllAnew, showLiveEvent } from './live-updates';
+import { PlaceSign, type PlaceName } from './place-signs';
 import { useConnection } from '../shared/connection';
-import { LadderMark } from '../shared/ladder-mark';
+import { onPhone } from '../shared/screen';
 import { Loaded } from '../shared/page';
 import { palette } from '../shared/palette';
 import { queryClient } from '../shared/query-client';
+import { UndoBar } from '../shared/undo-bar';
 import { plural } from '../shared/words';
 import { useSession } from '../queries/session.queries';
 
-const places = [
-  { to: '/', label: 'Today', filled: 1 },
-  { to: '/plan', label: 'Plan', filled: 2 },
-  { to: '/teach', label: 'Teach', filled: 3 },
-  { to: '/children', label: 'Children', filled: 4 },
-  { to: '/syllabus', label: 'Syllabus', filled: 2 },
-  { to: '/library', label: 'Library', filled: 1 },
-] as const;
+const places: readonly { readonly to: string; readonly label: string; readonly sign: PlaceName }[] = [
+  { to: '/', label: 'Today', sign: 'today' },
+  { to: '/week', label: 'Week', sign: 'week' },
+  { to: '/children', label: 'Children', sign: 'children' },
+  { to: '/syllabus', label: 'Syllabus', sign: 'syllabus' },
+  { to: '/library', label: 'Library', sign: 'library' },
+];
 
-/** The rail on the left and the page beside it; asks to sign in where nobody is. */
+/** What stands under a place in the address, though it has an address of its own. */
+const under: readonly { readonly to: string; readonly path: RegExp }[] = [
+  { to: '/week', path: /^\/classes\// },
+  { to: '/children', path: /^\/groups\// },
+];
+
+/** The rail at the left – on a phone the bar at the foot – and the page beside it; asks to sign in where nobody is. */
 export function Shell() {
   const session = useSession();
   const location = useLocation();
@@ -45,14 +52,15 @@ export function Shell() {
         signedIn === null ? (
           <Navigate to="/sign-in" replace state={{ from: location.pathname }} />
         ) : (
-          <Box sx={{ display: 'flex', height: '100%', overflow: 'hidden' }}>
+          <Box sx={{ display: 'flex', height: '100%', overflow: 'hidden', [onPhone]: { flexDirection: 'column-reverse' } }}>
             {!isTeaching && <Rail name={signedIn.person.name} />}
-            <Box sx={{ flex: 1, minWidth: 0, height: '100%', display: 'flex', flexDirection: 'column' }}>
+            <Box sx={{ flex: 1, minWidth: 0, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
               <Waiting />
               <Box sx={{ flex: 1, minHeight: 0 }}>
                 <Outlet />
               </Box>
             </Box>
+            <UndoBar />
           </Box>
         )
       }
@@ -71,21 +79,22 @@ function Rail({ name }: { readonly name: string }) {
       component="nav"
       aria-label="Main"
       sx={{
-        width: 64,
+        width: 72,
         flexShrink: 0,
         backgroundColor: palette.shade,
         borderRight: `1px solid ${palette.line}`,
         display: 'flex',
         flexDirection: 'column',
         py: 1,
+        [onPhone]: { width: '100%', flexDirection: 'row', py: 0, borderRight: 0, borderTop: `1px solid ${palette.line}` },
       }}
     >
       {places.map((place) => (
         <RailLink key={place.to} {...place} />
       ))}
-      <Box sx={{ mt: 'auto' }}>
-        <RailLink to="/club" label="Club" />
-        <RailLink to="/me" label={initials} title={name} />
+      <Box sx={{ mt: 'auto', [onPhone]: { display: 'contents' } }}>
+        <RailLink to="/club" label="Club" sign="club" />
+        <RailLink to="/me" label="You" initials={initials} title={name} />
       </Box>
     </Box>
   );
@@ -94,14 +103,18 @@ function Rail({ name }: { readonly name: string }) {
 function RailLink({
   to,
   label,
-  filled,
+  sign,
+  initials,
   title,
 }: {
   readonly to: string;
   readonly label: string;
-  readonly filled?: number;
+  readonly sign?: PlaceName;
+  readonly initials?: string;
   readonly title?: string;
 }) {
+  const { pathname } = useLocation();
+  const isUnder = under.some((one) => one.to === to && one.path.test(pathname));
   return (
     <Box
       component={NavLink}
@@ -109,22 +122,53 @@ function RailLink({
       end={to === '/'}
       title={title ?? label}
       aria-label={title ?? label}
+      className={isUnder ? 'active' : ''}
       sx={{
         display: 'flex',
         flexDirection: 'column',
         alignItems: 'center',
-        gap: 0.5,
-        py: filled === undefined ? 1 : 1.1,
+        gap: 0.4,
+        py: 1,
         fontSize: 12.5,
         color: palette.soft,
         textDecoration: 'none',
-        borderLeft: '3px solid transparent',
-        pr: '3px',
+        borderLeft: '4px solid transparent',
+        pr: '4px',
         '&.active': { color: palette.primary, fontWeight: 700, backgroundColor: palette.paper, borderLeftColor: palette.primary },
         '&:focus-visible': { outlineOffset: '-3px' },
+        [onPhone]: {
+          flex: 1,
+          minWidth: 0,
+          minHeight: 56,
+          justifyContent: 'center',
+          py: 0.5,
+          pr: 0,
+          fontSize: 11.5,
+          borderLeft: 0,
+          borderTop: '4px solid transparent',
+          '&.active': { borderTopColor: palette.primary },
+        },
       }}
     >
-      {filled !== undefined && <LadderMark filled={filled} />}
+      {sign ? (
+        <PlaceSign of={sign} />
+      ) : (
+        <Box
+          component="span"
+          aria-hidden="true"
+          sx={{
+            width: 24,
+            height: 24,
+            borderRadius: '50%',
+            border: '1.9px solid currentColor',
+            display: 'grid',
+            placeItems: 'center',
+            fontSize: 11,
+          }}
+        >
+          {initials}
+        </Box>
+      )}
       {label}
     </Box>
   );

@@ -1,5 +1,35 @@
 import { createTheme } from '@mui/material/styles';
 import { headingFont, palette, textFont } from '../shared/palette';
+import { onPhone, onTouch } from '../shared/screen';
+import { Opens } from './opens-sign';
+
+/** The line around what can be filled in or pressed: three times as dark as the paper it stands on. */
+const edge = '#8A8371';
+
+/** Ticks and choices are drawn here, so that they look the same in every browser. */
+const boxes = {
+  'input[type=checkbox], input[type=radio]': {
+    appearance: 'none',
+    width: 20,
+    height: 20,
+    margin: 0,
+    marginRight: 8,
+    flexShrink: 0,
+    verticalAlign: '-4px',
+    border: `1.5px solid ${edge}`,
+    borderRadius: 4,
+    backgroundColor: '#FFFFFF',
+    cursor: 'pointer',
+    [onTouch]: { width: 24, height: 24 },
+  },
+  'input[type=radio]': { borderRadius: '50%' },
+  'input[type=checkbox]:checked': {
+    borderColor: palette.primary,
+    background: `${palette.primary} url("data:image/svg+xml,%3Csvg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 16 16'%3E%3Cpath d='M3 8.5 6.5 12 13 4.5' fill='none' stroke='white' stroke-width='2.4'/%3E%3C/svg%3E") center / 84% no-repeat`,
+  },
+  'input[type=radio]:checked': { borderColor: palette.primary, borderWidth: 6 },
+  'input[type=checkbox]:disabled, input[type=radio]:disabled': { opacity: 0.5, cursor: 'default' },
+} as const;
 
 const heading = { fontFamily: headingFont, fontWeight: 650, color: palette.ink };
 
@@ -33,6 +63,7 @@ export const theme = createTheme({
         '#root': { height: '100%' },
         '*:focus-visible': { outline: `3px solid ${palette.primary}`, outlineOffset: '1px' },
         a: { color: palette.primary },
+        ...boxes,
         '@media (prefers-reduced-motion: reduce)': { '*': { animation: 'none !important', transition: 'none !important' } },
       },
     },
@@ -43,22 +74,76 @@ export const theme = createTheme({
     },
     MuiButton: {
       defaultProps: { disableElevation: true },
-      styleOverrides: { root: { paddingInline: 14, minHeight: 34 }, outlined: { borderColor: '#8A8371', color: palette.ink } },
+      styleOverrides: {
+        root: { paddingInline: 14, minHeight: 36, [onTouch]: { minHeight: 44 } },
+        sizeSmall: { minHeight: 30, [onTouch]: { minHeight: 44 } },
+        outlined: { borderColor: edge, color: palette.ink },
+      },
     },
     MuiPaper: { styleOverrides: { root: { backgroundImage: 'none' } } },
-    MuiDialog: { styleOverrides: { paper: { backgroundColor: palette.paper } } },
-    MuiDialogTitle: { styleOverrides: { root: { fontFamily: headingFont, fontWeight: 650, fontSize: 20 } } },
-    MuiTextField: { defaultProps: { size: 'small' } },
-    MuiOutlinedInput: {
+    // what is asked or shown beside a page comes in at its right edge, so that the page stays in sight; a question stands in the middle
+    MuiDialog: {
       styleOverrides: {
-        root: { backgroundColor: '#FFFFFF' },
-        notchedOutline: { borderColor: '#8A8371' },
-        input: { padding: '7px 10px' },
+        container: { justifyContent: 'flex-end', '.question &': { justifyContent: 'center' } },
+        paper: {
+          backgroundColor: palette.paper,
+          margin: 0,
+          height: '100%',
+          maxHeight: '100%',
+          borderRadius: 0,
+          borderLeft: `1px solid ${palette.line}`,
+          boxShadow: '0 0 0 1px rgba(29, 43, 48, 0.06), -12px 0 32px rgba(29, 43, 48, 0.12)',
+          '.question &': { height: 'auto', borderRadius: 6, margin: 16, border: 0 },
+          [onPhone]: { width: '100%', maxWidth: '100%', '.question &': { width: 'calc(100% - 32px)' } },
+        },
+        paperFullWidth: { [onPhone]: { width: '100%' } },
+      },
+    },
+    MuiBackdrop: { styleOverrides: { root: { backgroundColor: 'rgba(29, 43, 48, 0.28)' }, invisible: { backgroundColor: 'transparent' } } },
+    MuiDialogTitle: {
+      styleOverrides: {
+        root: { fontFamily: headingFont, fontWeight: 650, fontSize: 20, borderBottom: `1px solid ${palette.line}`, padding: '14px 20px' },
+      },
+    },
+    MuiDialogContent: { styleOverrides: { root: { padding: 20 } } },
+    MuiDialogActions: { styleOverrides: { root: { borderTop: `1px solid ${palette.line}`, padding: '12px 20px' } } },
+    // a field: its name above it, one height, a rail at its left while one writes in it
+    MuiTextField: { defaultProps: { size: 'small' } },
+    MuiInputLabel: {
+      defaultProps: { shrink: true },
+      styleOverrides: {
+        root: {
+          position: 'static',
+          transform: 'none',
+          maxWidth: '100%',
+          marginBottom: 4,
+          fontSize: 14,
+          lineHeight: 1.3,
+          color: palette.soft,
+          whiteSpace: 'normal',
+          '&.Mui-focused': { color: palette.primary },
+        },
+      },
+    },
+    MuiOutlinedInput: {
+      defaultProps: { notched: false },
+      styleOverrides: {
+        root: {
+          backgroundColor: '#FFFFFF',
+          minHeight: 38,
+          [onTouch]: { minHeight: 44 },
+          '& legend': { display: 'none' },
+          '& fieldset': { top: 0 },
+          '&.Mui-focused fieldset': { borderWidth: '1px 1px 1px 5px !important' },
+        },
+        notchedOutline: { borderColor: edge },
+        input: { padding: '7px 10px', [onPhone]: { fontSize: 16 } },
         multiline: { padding: 0 },
       },
     },
-    MuiFormHelperText: { styleOverrides: { root: { marginLeft: 2, fontSize: 13 } } },
-    MuiInputLabel: { styleOverrides: { root: { color: palette.soft } } },
+    MuiSelect: { defaultProps: { IconComponent: Opens }, styleOverrides: { icon: { right: 9, color: palette.soft } } },
+    MuiFormHelperText: { styleOverrides: { root: { marginLeft: 2, marginTop: 3, fontSize: 13.5 } } },
+    MuiMenuItem: { styleOverrides: { root: { minHeight: 34, [onTouch]: { minHeight: 44 } } } },
     MuiTooltip: { styleOverrides: { tooltip: { backgroundColor: palette.ink, fontSize: 13 } } },
     MuiToggleButton: {
       styleOverrides: {
@@ -66,7 +151,9 @@ export const theme = createTheme({
           textTransform: 'none',
           padding: '3px 10px',
           color: palette.ink,
-          borderColor: '#8A8371',
+          borderColor: edge,
+          minHeight: 36,
+          [onTouch]: { minHeight: 44 },
           '&.Mui-selected, &.Mui-selected:hover': { backgroundColor: palette.primary, color: '#FFFFFF' },
         },
       },

@@ -1,10 +1,8 @@
 import type {
-  AddClassRequest,
   Attendance,
   ChangeClassRequest,
   ClassPageResponse,
   ClassResponse,
-  ComingClass,
   PlanImportResponse,
   PlanVersion,
   SaveTemplateRequest,
@@ -24,10 +22,6 @@ export function useClassPage(id: string) {
   return useQuery({ queryKey: classKey(id), queryFn: () => api<ClassPageResponse>('GET', `classes/${id}`) });
 }
 
-export function useComingClasses() {
-  return useQuery({ queryKey: ['coming'], queryFn: () => api<readonly ComingClass[]>('GET', 'coming-classes') });
-}
-
 export function useTemplates() {
   return useQuery({
     queryKey: ['templates'],
@@ -45,14 +39,6 @@ export async function keepTemplate(request: SaveTemplateRequest): Promise<void> 
 export async function removeTemplate(id: string): Promise<void> {
   await api<undefined>('DELETE', `plan-templates/${id}`);
   await queryClient.invalidateQueries({ queryKey: ['templates'] });
-}
-
-/** Puts a class on the calendar where it is not yet. */
-export function useAddClass() {
-  return useMutation({
-    mutationFn: (request: AddClassRequest) => api<ClassResponse>('POST', 'classes', request),
-    onSuccess: () => queryClient.invalidateQueries({ queryKey: ['coming'] }),
-  });
 }
 
 export function savePlan(classId: string, version: number, plan: ClassPlan): Promise<StoredPlan> {
@@ -84,6 +70,8 @@ export function noteStoredPlan(classId: string, stored: StoredPlan): void {
   putIn<ClassPageResponse>(classKey(classId), (page) => ({ ...page, stored, class: { ...page.class, hasPlan: true } }));
   refreshSoon(['coming']);
   refreshSoon(['today']);
+  refreshSoon(['week']);
+  refreshSoon(['outlook']);
 }
 
 /** Undoes taking in a plan file: the plan reads again as before. */
@@ -118,6 +106,12 @@ export function useAttendance(classId: string) {
       if (!(error instanceof ApiError && error.isAway)) refreshSoon(classKey(classId));
     },
   });
+}
+
+/** Says of several children at once whether they were there; null where it was a slip. */
+export async function setRoll(classId: string, childIds: readonly string[], status: Attendance | null): Promise<void> {
+  await api<undefined>('PUT', `classes/${classId}/attendance`, { childIds, status });
+  await Promise.all([[...classKey(classId)], ['week'], ['today']].map((queryKey) => queryClient.invalidateQueries({ queryKey })));
 }
 
 export function useTeachingNoted(classId: string) {

@@ -21,5 +21,6 @@ export function noteArrivedMark(observation: ObservationResponse): void {
     );
   refreshSoon(['child', observation.childId]);
   refreshSoon(['board']);
+  refreshSoon(['week']);
   refreshSoon(['today']);
 }

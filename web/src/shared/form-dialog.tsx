@@ -5,8 +5,9 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import { useId, type ReactNode } from 'react';
+import { useId, useState, type ReactNode } from 'react';
 import type { FieldValues, FormState } from 'react-hook-form';
+import { onPhone } from './screen';
 
 interface Props<Values extends FieldValues> {
   readonly title: string;
@@ -20,7 +21,10 @@ interface Props<Values extends FieldValues> {
   readonly children: ReactNode;
 }
 
-/** A form in a dialog: what the server said of the whole stands above, the buttons stay in sight while the fields scroll. */
+/**
+ * A form at the right edge of the page: what the server said of the whole stands above, the buttons stay in sight while the fields
+ * scroll. Leaving it with something typed asks first.
+ */
 export function FormDialog<Values extends FieldValues>({
   title,
   action,
@@ -33,11 +37,26 @@ export function FormDialog<Values extends FieldValues>({
 }: Props<Values>) {
   const titleId = useId();
   const refusal = state.errors.root?.message;
+  const [isAsking, setAsking] = useState(false);
+  const { isDirty, isSubmitting } = state;
+  const leave = (): void => {
+    if (isDirty && !isAsking) setAsking(true);
+    else onClose();
+  };
   return (
-    <Dialog open onClose={onClose} aria-labelledby={titleId} maxWidth={width} fullWidth>
-      <Box component="form" onSubmit={onSubmit} noValidate sx={{ display: 'flex', flexDirection: 'column', minHeight: 0 }}>
+    <Dialog open onClose={leave} aria-labelledby={titleId} maxWidth={width} fullWidth>
+      <Box component="form" onSubmit={onSubmit} noValidate sx={{ display: 'flex', flexDirection: 'column', minHeight: 0, height: '100%' }}>
         <DialogTitle id={titleId}>{title}</DialogTitle>
-        <DialogContent sx={{ display: 'grid', gridTemplateColumns: columns === 2 ? '1fr 1fr' : '1fr', gap: 1.75, pt: '8px !important' }}>
+        <DialogContent
+          sx={{
+            display: 'grid',
+            alignContent: 'start',
+            gridTemplateColumns: columns === 2 ? '1fr 1fr' : '1fr',
+            gap: 1.75,
+            pt: '18px !important',
+            [onPhone]: { gridTemplateColumns: '1fr' },
+          }}
+        >
           {refusal && (
             <Alert severity="error" sx={{ gridColumn: '1 / -1' }}>
               {refusal}
@@ -45,11 +64,16 @@ export function FormDialog<Values extends FieldValues>({
           )}
           {children}
         </DialogContent>
-        <DialogActions sx={{ p: 2 }}>
-          <Button variant="outlined" onClick={onClose}>
-            Cancel
+        <DialogActions sx={{ flexWrap: 'wrap', rowGap: 1 }}>
+          {isAsking && (
+            <Box role="alert" sx={{ flex: '1 1 100%' }}>
+              What you typed is not saved yet.
+            </Box>
+          )}
+          <Button variant="outlined" onClick={leave} color={isAsking ? 'error' : 'inherit'}>
+            {isAsking ? 'Leave without saving' : 'Cancel'}
           </Button>
-          <Button type="submit" variant="contained" disabled={state.isSubmitting}>
+          <Button type="submit" variant="contained" disabled={isSubmitting}>
             {action}
           </Button>
         </DialogActions>

@@ -5,3 +5,8 @@ export function isBehindDialog(): boolean {
 
 /** What every key of a page has: it does nothing behind a dialog. */
 export const pageKeys = { preventDefault: true, ignoreEventWhen: isBehindDialog } as const;
+
+/** Whether a key is for a field in which somebody writes. */
+export function isTyping({ target }: { readonly target: EventTarget | null }): boolean {
+  return target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+}

@@ -8,6 +8,7 @@ import { Link } from 'react-router';
 import { ApiError } from './api';
 import { useConnection } from './connection';
 import { palette } from './palette';
+import { onPhone } from './screen';
 
 /** The frame of a page: one line above, the rest fills the window; the page itself never scrolls. */
 export function Page({
@@ -38,6 +39,7 @@ export function Page({
           borderBottom: `1px solid ${palette.line}`,
           flexShrink: 0,
           flexWrap: 'wrap',
+          [onPhone]: { px: 1.5, columnGap: 1.5, rowGap: 0.75 },
         }}
       >
         <Typography variant="h1">{title}</Typography>
@@ -46,7 +48,7 @@ export function Page({
         </Typography>
         {actions}
       </Box>
-      <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>{children}</Box>
+      <Box sx={{ flex: 1, minHeight: 0, display: 'flex', [onPhone]: { flexDirection: 'column', overflowY: 'auto' } }}>{children}</Box>
     </Box>
   );
 }
@@ -57,11 +59,14 @@ export function Panel({
   width,
   children,
   padding = 2.25,
+  isFirstOnPhone = false,
 }: {
   readonly label: string;
   readonly width?: number;
   readonly children: ReactNode;
   readonly padding?: number;
+  /** What one does by thumb stands before what one reads. */
+  readonly isFirstOnPhone?: boolean;
 }) {
   return (
     <Box
@@ -75,6 +80,15 @@ export function Panel({
         borderRight: `1px solid ${palette.line}`,
         '&:last-of-type': { borderRight: 0 },
         '&:focus-visible': { outlineOffset: '-3px' },
+        // under each other, and the page scrolls as one
+        [onPhone]: {
+          width: 'auto',
+          flex: '0 0 auto',
+          overflowY: 'visible',
+          borderRight: 0,
+          p: padding === 0 ? 0 : 1.5,
+          order: isFirstOnPhone ? -1 : 0,
+        },
       }}
     >
       {children}

@@ -77,6 +77,17 @@ export function dayText(day: string): string {
   return DateTime.fromISO(day, { locale: 'en-GB' }).toFormat('ccc d LLL');
 }
 
+/** `24 Nov`. */
+export function dayOnly(day: string): string {
+  return DateTime.fromISO(day, { locale: 'en-GB' }).toFormat('d LLL');
+}
+
+/** "Noor", "Noor and Ada", "Noor, Ada and 2 others". */
+export function namesText(names: readonly string[]): string {
+  const shown = names.length > 3 ? [...names.slice(0, 2), `${String(names.length - 2)} others`] : names;
+  return new Intl.ListFormat('en-GB').format(shown);
+}
+
 /** `24 Nov 2025`. */
 export function dateText(day: string): string {
   return DateTime.fromISO(day, { locale: 'en-GB' }).toFormat('d LLL yyyy');

@@ -1,13 +1,14 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ClassPageResponse } from '@leiter/contract';
+import { evaluationContextOf } from '@leiter/contract/evaluation-context';
 import { groupBy, homeTaskLines, safetyTalkOf, type Evaluation, type Library } from '@leiter/core';
 import { DateTime } from 'luxon';
 import { useEffect, useMemo } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams } from 'react-router';
 import { useClassPage, useTeachingNoted } from '../queries/class.queries';
-import { contextOf, evaluationOf } from '../queries/evaluation';
+import { evaluationOf } from '../queries/evaluation';
 import { useLibrary, useMovements } from '../queries/library.queries';
 import { KeysHelp } from '../shared/keys-help';
 import { Loaded, Message } from '../shared/page';
@@ -65,7 +66,7 @@ function Live({
   const evaluation = useMemo(() => evaluationOf(plan, library, page), [plan, library, page]);
   const { items } = evaluation.timeline;
   const talk = useMemo(
-    () => safetyTalkOf(evaluation.timeline, evaluation.versions, contextOf(page).children, library),
+    () => safetyTalkOf(evaluation.timeline, evaluation.versions, evaluationContextOf(page).children, library),
     [evaluation, page, library],
   );
   const homeTask = useMemo(() => homeTaskLines(plan.homeTask, library), [plan, library]);

@@ -1,17 +1,16 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { BoardRow, TodayResponse } from '@leiter/contract';
-import { daysBetween, type Day, type Library } from '@leiter/core';
-import { Link, useNavigate } from 'react-router';
+import type { BoardRow, CloseToGrade, TodayResponse, WeekEntry } from '@leiter/contract';
+import { daysBetween, type Day } from '@leiter/core';
+import { Link } from 'react-router';
 import { useSession } from '../queries/session.queries';
 import { useLibrary } from '../queries/library.queries';
-import { useAddClass } from '../queries/class.queries';
 import { logWords } from '../shared/log-words';
-import { LadderMark } from '../shared/ladder-mark';
-import { Loaded, Message, Page, Panel, Refused } from '../shared/page';
-import { headingFont, palette } from '../shared/palette';
-import { dateText, dayText, daysAway, plural } from '../shared/words';
+import { Loaded, Message, Page, Panel } from '../shared/page';
+import { palette } from '../shared/palette';
+import { dateText, dayText, daysAway } from '../shared/words';
+import { NextClass } from './parts/next-class';
+import { WeekAhead } from './parts/week-ahead';
 import { useToday } from './today.queries';
 
 /** What a person starts the day with. */
@@ -27,13 +26,20 @@ export function TodayPage() {
           data.next ? (
             <>
               <Panel label="The day">
-                <NextClass next={data.next} today={day} library={library} />
-                <Waiting data={data} today={day} />
+                <NextClass
+                  next={data.next}
+                  entry={data.entries.find((entry) => entry.group.id === data.next?.coming.group.id && entry.day === data.next.coming.day)}
+                  today={day}
+                  timeZone={session.data?.club.timeZone ?? 'UTC'}
+                  library={library}
+                />
+                <WeekAhead entries={data.entries} today={day} />
+                <Unfinished entries={data.unfinished} />
                 <Notices notices={data.notices} />
               </Panel>
               <Panel label="Children to look at" width={380}>
-                <CloseToGrade rows={data.next.board} groupName={data.next.coming.group.name} />
-                <NotSeenLately rows={data.next.board} today={day} />
+                <Close close={data.close} />
+                <NotSeenLately rows={data.next.board} groupName={data.next.coming.group.name} today={day} />
               </Panel>
             </>
           ) : (
@@ -49,116 +55,39 @@ export function TodayPage() {
   );
 }
 
-function NextClass({
-  next,
-  today,
-  library,
-}: {
-  readonly next: NonNullable<TodayResponse['next']>;
-  readonly today: Day;
-  readonly library: Library;
-}) {
-  const { coming, children, focus, itemCount } = next;
-  const addClass = useAddClass();
-  const navigate = useNavigate();
-  const isPlanned = coming.class?.hasPlan ?? false;
-  const plan = (): void => {
-    if (coming.class) void navigate(`/classes/${coming.class.id}/plan`);
-    else addClass.mutate({ groupId: coming.group.id, day: coming.day }, { onSuccess: ({ id }) => void navigate(`/classes/${id}/plan`) });
-  };
-  const here = children.filter(({ attendance }) => attendance !== 'absent');
+/** Taught and not finished: the roll or marks are missing. */
+function Unfinished({ entries }: { readonly entries: TodayResponse['unfinished'] }) {
   return (
-    <Box component="section" aria-label="Next class" sx={{ mb: 4 }}>
-      <Typography variant="caption">Next class, {daysAway(daysBetween(today, coming.day))}</Typography>
-      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, flexWrap: 'wrap' }}>
-        <Typography variant="h2" sx={{ fontSize: 34, lineHeight: 1.15 }}>
-          {coming.group.name}
-        </Typography>
-        <Box sx={{ fontFamily: headingFont, fontSize: 26 }}>{coming.startsAt}</Box>
-        <Box sx={{ color: palette.soft }}>
-          {dayText(coming.day)} · {coming.group.lengthMinutes} minutes
-        </Box>
-      </Box>
-      <Box
-        sx={{
-          my: 2,
-          p: 2,
-          backgroundColor: '#FFFFFF',
-          border: `1px solid ${palette.line}`,
-          borderRadius: '6px',
-          display: 'flex',
-          alignItems: 'center',
-          gap: 2,
-        }}
-      >
-        <Box sx={{ color: palette.primary }}>
-          <LadderMark size={44} rungs={6} filled={isPlanned ? 6 : 0} />
-        </Box>
-        <Box sx={{ flex: 1 }}>
-          <Typography variant="h3">{isPlanned ? `Planned: ${plural(itemCount, 'item', 'items')}` : 'Not planned yet'}</Typography>
-          <Typography variant="body2" sx={{ color: palette.soft }}>
-            {focus.length > 0
-              ? `Focus: ${focus.map((slug) => library.get(slug)?.name.toLowerCase() ?? slug).join(', ')}`
-              : 'A running order that fits the group is ready to start from.'}
-          </Typography>
-        </Box>
-        <Refused error={addClass.error} />
-        {isPlanned && coming.class && (
-          <Button component={Link} to={`/classes/${coming.class.id}/teach`} variant="contained">
-            Teach this class
-          </Button>
-        )}
-        <Button variant={isPlanned ? 'outlined' : 'contained'} onClick={plan} disabled={addClass.isPending}>
-          {isPlanned ? 'Open the plan' : 'Plan this class'}
-        </Button>
-      </Box>
-      <Typography variant="h3" sx={{ mb: 0.5 }}>
-        {plural(here.length, 'child', 'children')} coming
+    <Box component="section" aria-label="To be finished" sx={{ mb: 4 }}>
+      <Typography variant="h2" sx={{ mb: 0.5 }}>
+        To be finished
       </Typography>
-      <Box
-        component="ul"
-        sx={{ listStyle: 'none', p: 0, m: 0, display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(210px, 1fr))', columnGap: 3 }}
-      >
-        {children.map((child) => (
-          <Box component="li" key={child.id} sx={{ borderTop: `1px solid ${palette.line}`, py: 0.6, fontSize: 14.5 }}>
-            <Link to={`/children/${child.id}`}>{child.name}</Link>
-            <Box component="span" sx={{ color: palette.soft }}>
-              {' '}
-              {child.ageYears} · {child.attendance === 'absent' ? 'away' : (child.gradeName ?? 'no grade yet')}
-            </Box>
-          </Box>
+      {entries.length === 0 && <Typography variant="body2">Every class of the last two weeks has its roll and its marks.</Typography>}
+      <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+        {entries.map((entry) => (
+          <Line key={entry.class?.id}>
+            {entry.class?.taughtAt ? (
+              <>
+                <Link to={`/classes/${entry.class.id}/marks`}>Mark {entry.group.name}</Link>, taught {dayText(entry.day)}:{' '}
+                {unfinishedWords(entry)}
+              </>
+            ) : (
+              <>
+                <Link to={`/classes/${entry.class?.id ?? ''}`}>{entry.group.name}</Link>, {dayText(entry.day)}: was it taught?
+              </>
+            )}
+          </Line>
         ))}
       </Box>
     </Box>
   );
 }
 
-function Waiting({ data, today }: { readonly data: TodayResponse; readonly today: Day }) {
-  const soon = data.coming.filter(
-    ({ day, class: session }) => daysBetween(today, day) <= 7 && !session?.hasPlan && day !== data.next?.coming.day,
-  );
-  return (
-    <Box component="section" aria-label="Waiting to be done">
-      <Typography variant="h2" sx={{ mb: 0.5 }}>
-        Waiting to be done
-      </Typography>
-      {soon.length === 0 && data.withoutMarks.length === 0 && (
-        <Typography variant="body2">Nothing: every class this week is planned, every class taught has marks.</Typography>
-      )}
-      <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
-        {data.withoutMarks.map((session) => (
-          <Line key={session.id}>
-            <Link to={`/classes/${session.id}/marks`}>Mark {session.groupName}</Link>, taught {dayText(session.day)}: nobody was marked
-          </Line>
-        ))}
-        {soon.map(({ group, day, startsAt }) => (
-          <Line key={group.id}>
-            <Link to="/plan">Plan {group.name}</Link>, {dayText(day)} {startsAt}
-          </Line>
-        ))}
-      </Box>
-    </Box>
-  );
+function unfinishedWords({ rollCount, expectedCount, markedCount, presentCount }: WeekEntry): string {
+  const roll = rollCount < expectedCount ? `roll of ${String(rollCount)} of ${String(expectedCount)}` : '';
+  const marks =
+    markedCount === 0 ? 'nobody marked' : markedCount < presentCount ? `${String(markedCount)} of ${String(presentCount)} marked` : '';
+  return [roll, marks].filter((part) => part !== '').join(', ');
 }
 
 function Line({ children }: { readonly children: React.ReactNode }) {
@@ -169,29 +98,54 @@ function Line({ children }: { readonly children: React.ReactNode }) {
   );
 }
 
-const closeWithin = 2;
+const mostClose = 8;
 
-function CloseToGrade({ rows, groupName }: { readonly rows: readonly BoardRow[]; readonly groupName: string }) {
-  const close = rows
-    .filter((row) => row.cells.length > 0 && row.cells.length - row.metCount <= closeWithin)
-    .toSorted((a, b) => a.cells.length - a.metCount - (b.cells.length - b.metCount));
+/** Who earned a grade, in whichever group, and who is near to one. */
+function Close({ close }: { readonly close: readonly CloseToGrade[] }) {
+  const earned = close.filter(({ isEarned }) => isEarned);
+  const near = close.filter(({ isEarned }) => !isEarned);
   return (
-    <Box component="section" aria-label="Close to a grade" sx={{ mb: 3 }}>
-      <Typography variant="h2" sx={{ mb: 0.5 }}>
-        Close to a grade in {groupName}
-      </Typography>
-      {close.length === 0 && <Typography variant="body2">Nobody is within two requirements of the next grade.</Typography>}
-      {close.map((row) => (
-        <Box key={row.childId} sx={{ borderTop: `1px solid ${palette.line}`, py: 1 }}>
-          <Box sx={{ display: 'flex', justifyContent: 'space-between' }}>
-            <Link to={`/children/${row.childId}`}>{row.name}</Link>
-            <Box component="span" sx={{ fontWeight: row.isEarned ? 700 : 400, color: row.isEarned ? palette.primary : palette.ink }}>
-              {row.isEarned ? `has earned ${row.nextGradeName ?? ''}` : row.nextGradeName}
-            </Box>
-          </Box>
-          <RungMeter met={row.metCount} of={row.cells.length} />
+    <>
+      <Box component="section" aria-label="Earned" sx={{ mb: 3 }}>
+        <Typography variant="h2" sx={{ mb: 0.5 }}>
+          Earned, to be given
+        </Typography>
+        {earned.length === 0 && <Typography variant="body2">Nobody has all of a grade just now.</Typography>}
+        {earned.map((one) => (
+          <CloseLine key={`${one.childId} ${one.groupId}`} one={one} />
+        ))}
+      </Box>
+      <Box component="section" aria-label="Close to a grade" sx={{ mb: 3 }}>
+        <Typography variant="h2" sx={{ mb: 0.5 }}>
+          Close to a grade
+        </Typography>
+        {near.length === 0 && <Typography variant="body2">Nobody is within two requirements of the next grade.</Typography>}
+        {near.slice(0, mostClose).map((one) => (
+          <CloseLine key={`${one.childId} ${one.groupId}`} one={one} />
+        ))}
+        {near.length > mostClose && (
+          <Typography variant="body2" sx={{ borderTop: `1px solid ${palette.line}`, pt: 0.75 }}>
+            and {near.length - mostClose} more: <Link to="/children">the wall of ladders</Link>
+          </Typography>
+        )}
+      </Box>
+    </>
+  );
+}
+
+function CloseLine({ one: { childId, name, groupName, gradeName, metCount, ofCount, isEarned } }: { readonly one: CloseToGrade }) {
+  return (
+    <Box sx={{ borderTop: `1px solid ${palette.line}`, py: 0.75 }}>
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
+        <Box sx={{ minWidth: 0, overflowWrap: 'anywhere' }}>
+          <Link to={`/children/${childId}`}>{name}</Link>
+          <span style={{ color: palette.soft }}> {groupName}</span>
         </Box>
-      ))}
+        <Box component="span" sx={{ fontWeight: isEarned ? 700 : 400, color: isEarned ? palette.primary : palette.ink, flexShrink: 0 }}>
+          {gradeName}
+        </Box>
+      </Box>
+      {!isEarned && <RungMeter met={metCount} of={ofCount} />}
     </Box>
   );
 }
@@ -221,12 +175,20 @@ function RungMeter({ met, of }: { readonly met: number; readonly of: number }) {
 
 const unseenDays = 12;
 
-function NotSeenLately({ rows, today }: { readonly rows: readonly BoardRow[]; readonly today: Day }) {
+function NotSeenLately({
+  rows,
+  groupName,
+  today,
+}: {
+  readonly rows: readonly BoardRow[];
+  readonly groupName: string;
+  readonly today: Day;
+}) {
   const unseen = rows.filter(({ lastSeenOn }) => lastSeenOn === null || daysBetween(lastSeenOn, today) > unseenDays);
   return (
     <Box component="section" aria-label="Not seen lately">
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        Not seen lately
+        Not seen lately in {groupName}
       </Typography>
       {unseen.length === 0 && <Typography variant="body2">Every child of this group was marked in the last twelve days.</Typography>}
       {unseen.map(({ childId, name, lastSeenOn }) => (

@@ -185,7 +185,7 @@ function GroupChoice({ control, groups }: { readonly control: Control<Values>; r
                 onChange={() => {
                   field.onChange(value.includes(id) ? value.filter((one) => one !== id) : [...value, id]);
                 }}
-                style={{ marginRight: 6, accentColor: palette.primary }}
+                style={{ marginRight: 8 }}
               />
               {name}
             </label>

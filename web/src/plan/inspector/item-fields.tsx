@@ -189,12 +189,7 @@ function TierToggle({
         color: isUsed ? palette.ink : palette.soft,
       }}
     >
-      <input
-        type="checkbox"
-        checked={isUsed}
-        onChange={onToggle}
-        style={{ margin: '3px 0 0', accentColor: palette.primary, width: 15, height: 15 }}
-      />
+      <input type="checkbox" checked={isUsed} onChange={onToggle} style={{ margin: '1px 0 0' }} />
       <strong>{name}</strong>
       <span>
         {what}

@@ -1,5 +1,4 @@
 import Typography from '@mui/material/Typography';
-import { palette } from '../../shared/palette';
 
 /** Yes or no, with its words. */
 export function Toggle({
@@ -19,7 +18,7 @@ export function Toggle({
         onChange={(event) => {
           onChange(event.target.checked);
         }}
-        style={{ margin: 0, accentColor: palette.primary, width: 15, height: 15 }}
+        style={{ margin: 0 }}
       />
       {label}
     </Typography>

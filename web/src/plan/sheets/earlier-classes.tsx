@@ -4,13 +4,13 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { ClassPageResponse } from '@leiter/contract';
+import { evaluationContextOf } from '@leiter/contract/evaluation-context';
 import { ageBandOf, copyOf, fillSlot, meanAge, stepFurther, type ClassPlan, type Library } from '@leiter/core';
 import { useState } from 'react';
 import { useGroups } from '../../queries/groups.queries';
 import { palette } from '../../shared/palette';
 import { dayText } from '../../shared/words';
 import { useGroupClasses, useStoredPlan } from '../../queries/class.queries';
-import { contextOf } from '../../queries/evaluation';
 
 interface Props {
   readonly page: ClassPageResponse;
@@ -30,7 +30,7 @@ export function EarlierClasses({ page, library, onStart }: Props) {
   const chosen = earlier.find(({ id }) => id === wanted) ?? earlier.find(({ day }) => day < page.class.day) ?? earlier[0];
   const plan = useStoredPlan(chosen?.id ?? null).data?.plan ?? null;
   const own = groupId === page.class.groupId;
-  const context = contextOf(page);
+  const context = evaluationContextOf(page);
   const further =
     plan &&
     own &&

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ClassPageResponse, TemplateResponse } from '@leiter/contract';
+import { evaluationContextOf } from '@leiter/contract/evaluation-context';
 import {
   itemTotals,
   ageBandOf,
@@ -19,7 +20,7 @@ import { palette } from '../../shared/palette';
 import { TextButton } from '../../shared/text-button';
 import { plural } from '../../shared/words';
 import { removeTemplate } from '../../queries/class.queries';
-import { contextOf, evaluationOf } from '../../queries/evaluation';
+import { evaluationOf } from '../../queries/evaluation';
 import { EarlierClasses } from './earlier-classes';
 
 interface Props {
@@ -34,7 +35,7 @@ const newId = (): string => crypto.randomUUID();
 
 /** A class without a plan: start from a whole running order that fits, or from empty sections. */
 export function TemplateChooser({ page, templates, library, onStart }: Props) {
-  const context = contextOf(page);
+  const context = evaluationContextOf(page);
   const fitting = templatesFor(templates, {
     programme: page.class.programme,
     lengthMinutes: page.class.lengthMinutes,

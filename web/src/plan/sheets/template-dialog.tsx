@@ -1,10 +1,10 @@
 import type { ClassPageResponse } from '@leiter/contract';
+import { evaluationContextOf } from '@leiter/contract/evaluation-context';
 import { ageBandOf, meanAge, type ClassLength, type ClassPlan } from '@leiter/core';
 import { FormDialog } from '../../shared/form-dialog';
 import { FormField } from '../../shared/form-field';
 import { useServerForm } from '../../shared/server-form';
 import { keepTemplate } from '../../queries/class.queries';
-import { contextOf } from '../../queries/evaluation';
 
 interface Props {
   readonly page: ClassPageResponse;
@@ -22,7 +22,7 @@ export function TemplateDialog({ page, plan, onClose, onKept }: Props) {
       programme,
       // a class has one of the three lengths: its table says so
       lengthMinutes: lengthMinutes as ClassLength,
-      ageBand: ageBandOf(meanAge(contextOf(page).agesYears)),
+      ageBand: ageBandOf(meanAge(evaluationContextOf(page).agesYears)),
       // what the page saves, in the same shape
       plan: structuredClone(plan) as never,
     });

@@ -101,7 +101,7 @@ export function CellInspector({
             onChange={() => {
               onChange({ kind: 'fault', fault: fault.slug });
             }}
-            style={{ marginTop: 3, accentColor: palette.primary }}
+            style={{ marginTop: 1 }}
           />
           <span>
             {fault.name}

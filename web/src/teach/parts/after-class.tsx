@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ClassPageResponse } from '@leiter/contract';
+import { evaluationContextOf } from '@leiter/contract/evaluation-context';
 import {
   clockText,
   evaluatePlan,
@@ -15,7 +16,6 @@ import {
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { storeItemTimes, useTeachingNoted } from '../../queries/class.queries';
-import { contextOf } from '../../queries/evaluation';
 import { palette } from '../../shared/palette';
 import type { LiveRun } from '../run/use-run';
 
@@ -38,7 +38,7 @@ export function AfterClass({
   const total = Object.values(real).reduce((sum, seconds) => sum + seconds, 0);
   const finish = async (): Promise<void> => {
     // what is learned from: the same class as it would be for somebody of whom nothing is known
-    const plain = evaluatePlan(plan, library, { ...contextOf(page), pace: plainPace }).timeline.items;
+    const plain = evaluatePlan(plan, library, { ...evaluationContextOf(page), pace: plainPace }).timeline.items;
     const times = live.run ? itemTimesOf(live.run, evaluation.timeline.items, plain) : [];
     await storeItemTimes(page.class.id, times);
     await noted.mutateAsync({ teaching: 'ended' });

@@ -1,0 +1,21 @@
+import { defaultTimingSettings, paceOf, type EvaluationContext } from '@leiter/core';
+import type { ClassPageResponse } from './class.js';
+
+/** Whom the plan of a class is reckoned for: those expected, without told absences. */
+export function evaluationContextOf(page: ClassPageResponse): EvaluationContext {
+  const coming = page.children.filter(({ attendance }) => attendance !== 'absent');
+  return {
+    settings: defaultTimingSettings,
+    exposures: new Map(page.exposures.map(({ movement, ...exposure }) => [movement, exposure])),
+    pace: paceOf(page.pace),
+    style: page.style,
+    agesYears: coming.map(({ ageYears }) => ageYears),
+    programme: page.class.programme,
+    slotMinutes: page.class.lengthMinutes,
+    stretchingSchool: page.syllabus?.stretchingSchool ?? 'early-static',
+    children: coming,
+    ladder: page.syllabus,
+    startsAt: page.class.startsAt,
+    room: page.room,
+  };
+}

@@ -1,0 +1,251 @@
+import type { ClassPageResponse, TaughtClass } from '@leiter/contract';
+import { evaluationContextOf } from '@leiter/contract/evaluation-context';
+import { clockText, evaluatePlan, itemTotals, type ClassPlan, type Library } from '@leiter/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useMemo, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { changeClass, useTaughtClass } from '../queries/calendar.queries';
+import { useClassPage } from '../queries/class.queries';
+import { useLibrary, useMovements } from '../queries/library.queries';
+import { useMay } from '../queries/may';
+import { useSession } from '../queries/session.queries';
+import { ButtonLink } from '../shared/button-link';
+import { Loaded, Message, Page, Panel } from '../shared/page';
+import { palette } from '../shared/palette';
+import { TextButton } from '../shared/text-button';
+import { offerUndo } from '../shared/undo-bar';
+import { dayText, plural, sectionWords } from '../shared/words';
+import { ClassNote } from './parts/class-note';
+import { MarksGiven } from './parts/marks-given';
+import { RescheduleDialog } from './parts/reschedule-dialog';
+import { Roll } from './parts/roll';
+
+/** One class from its plan to its marks: what was planned, what it took, who was there, what was seen and what was noted. */
+export function ClassPage() {
+  const { id = '' } = useParams();
+  const page = useClassPage(id);
+  const movements = useMovements();
+  return (
+    <Loaded query={page} what="class">
+      {(data) => (
+        <Loaded query={movements} what="library">
+          {() => <OneClass page={data} />}
+        </Loaded>
+      )}
+    </Loaded>
+  );
+}
+
+function OneClass({ page }: { readonly page: ClassPageResponse }) {
+  const { class: session, stored } = page;
+  const may = useMay();
+  const library = useLibrary();
+  const taught = useTaughtClass(session.id).data;
+  const [isMoving, setMoving] = useState(false);
+  const to = `/classes/${session.id}`;
+  return (
+    <Page
+      title={session.groupName}
+      about={`${dayText(session.day)} · ${session.startsAt} · ${String(session.lengthMinutes)} min`}
+      actions={
+        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+          {(may.change || stored) && (
+            <ButtonLink to={`${to}/plan`} variant={stored ? 'outlined' : 'contained'}>
+              {stored ? 'Plan' : 'Plan this class'}
+            </ButtonLink>
+          )}
+          {may.change && stored && session.endedAt === null && session.cancelledBecause === null && (
+            <ButtonLink to={`${to}/teach`} variant="contained">
+              Teach
+            </ButtonLink>
+          )}
+          <ButtonLink to={`${to}/marks`}>Marks</ButtonLink>
+          {stored && <ButtonLink to={`${to}/compare`}>Compare</ButtonLink>}
+          {may.change && session.taughtAt === null && (
+            <Button
+              variant="outlined"
+              onClick={() => {
+                setMoving(true);
+              }}
+            >
+              Move or cancel
+            </Button>
+          )}
+        </Box>
+      }
+    >
+      <Panel label="What was planned">
+        <Standing page={page} taught={taught} />
+        {stored ? (
+          <Order page={page} plan={stored.plan} taught={taught} library={library} />
+        ) : (
+          <Message
+            title="Not planned"
+            text={may.change ? 'A running order that fits the group is ready to start from.' : 'Whoever teaches it plans it.'}
+          />
+        )}
+      </Panel>
+      <Panel label="Roll, marks and note" width={440} isFirstOnPhone>
+        <Roll page={page} />
+        <MarksGiven page={page} library={library} />
+        <ClassNote page={page} />
+      </Panel>
+      {isMoving && (
+        <RescheduleDialog
+          session={session}
+          onClose={() => {
+            setMoving(false);
+          }}
+        />
+      )}
+    </Page>
+  );
+}
+
+/** In a sentence where the class stands. */
+function Standing({ page, taught }: { readonly page: ClassPageResponse; readonly taught: TaughtClass | undefined }) {
+  const { class: session } = page;
+  const today = useSession().data?.today ?? session.day;
+  const may = useMay();
+  const real = taught?.items.reduce((sum, { realSeconds }) => sum + realSeconds, 0) ?? 0;
+  if (session.cancelledBecause !== null)
+    return (
+      <Box sx={{ mb: 2 }}>
+        <strong>It does not take place:</strong> {session.cancelledBecause}{' '}
+        {may.change && (
+          <TextButton
+            label="It takes place after all"
+            onClick={() => {
+              const reason = session.cancelledBecause;
+              void changeClass(session.id, { cancelledBecause: null }).then(() => {
+                offerUndo(`${session.groupName} takes place`, () => changeClass(session.id, { cancelledBecause: reason }));
+              });
+            }}
+          />
+        )}
+      </Box>
+    );
+  return (
+    <Typography sx={{ mb: 2 }}>
+      {session.taughtAt !== null
+        ? `Taught${real > 0 ? ` in ${clockText(real)}` : ''}${session.endedAt === null ? '; its end was not noted' : ''}.`
+        : session.day < today
+          ? 'Nobody wrote down that it was taught. '
+          : 'Still to be taught.'}
+      {session.taughtAt === null && session.day < today && may.change && (
+        <TextButton
+          label="It was taught"
+          onClick={() => {
+            void changeClass(session.id, { teaching: 'ended' }).then(() => {
+              offerUndo(`${session.groupName} was taught`, () => changeClass(session.id, { teaching: 'not-at-all' }));
+            });
+          }}
+        />
+      )}
+      {session.slotDay !== null && ` It stands for ${dayText(session.slotDay)}.`}
+      {session.rehearsedAt !== null && session.taughtAt === null && ` Tried on ${dayText(session.rehearsedAt.slice(0, 10))}.`}
+      {session.stopsNote !== null && session.stopsNote !== '' && (
+        <Box component="span" sx={{ display: 'block', color: palette.soft }}>
+          How stops were dealt with: {session.stopsNote}
+        </Box>
+      )}
+    </Typography>
+  );
+}
+
+/** The running order with what each item was to take and what it took. */
+function Order({
+  page,
+  plan,
+  taught,
+  library,
+}: {
+  readonly page: ClassPageResponse;
+  readonly plan: ClassPlan;
+  readonly taught: TaughtClass | undefined;
+  readonly library: Library;
+}) {
+  const totals = useMemo(() => itemTotals(evaluatePlan(plan, library, evaluationContextOf(page)).timeline.items), [plan, library, page]);
+  const real = new Map((taught?.items ?? []).map((item) => [item.itemId, item]));
+  const isTaught = real.size > 0;
+  const longest = Math.max(
+    60,
+    ...[...totals.values()].map(({ seconds }) => seconds),
+    ...[...real.values()].map(({ realSeconds }) => realSeconds),
+  );
+  const wide = (seconds: number): string => `${String((seconds / longest) * 100)}%`;
+  return (
+    <Box
+      component="table"
+      sx={{
+        borderCollapse: 'collapse',
+        width: '100%',
+        maxWidth: 760,
+        fontSize: 15,
+        '& td, & th': { textAlign: 'left', fontWeight: 400, py: 0.4, verticalAlign: 'top' },
+      }}
+    >
+      <thead>
+        <Box component="tr" sx={{ fontSize: 13.5, color: palette.soft }}>
+          <th>{plural([...totals.keys()].length, 'item', 'items')}</th>
+          <Box component="th" sx={{ width: '34%' }}>
+            {isTaught ? 'planned above, real below' : 'reckoned'}
+          </Box>
+          <Box component="th" sx={{ width: 110, textAlign: 'right !important' }}>
+            {isTaught ? 'real' : ''}
+          </Box>
+        </Box>
+      </thead>
+      {plan.sections
+        .filter(({ items }) => items.length > 0)
+        .map((section) => (
+          <tbody key={section.id}>
+            <tr>
+              <Box
+                component="th"
+                scope="rowgroup"
+                colSpan={3}
+                sx={{ pt: '10px !important', fontWeight: '700 !important', fontSize: 14, borderBottom: `2px solid ${palette.ink}` }}
+              >
+                {sectionWords[section.kind]}
+              </Box>
+            </tr>
+            {section.items.map((item) => {
+              const planned = real.get(item.id)?.plannedSeconds ?? totals.get(item.id)?.seconds ?? 0;
+              const took = real.get(item.id)?.realSeconds;
+              return (
+                <Box component="tr" key={item.id} sx={{ borderBottom: `1px solid ${palette.line}` }}>
+                  <td>
+                    <Link to={`/library/${item.movement}`} style={{ color: palette.ink }}>
+                      {library.get(item.movement)?.name ?? item.movement}
+                    </Link>
+                    {plan.focus.includes(item.movement) && (
+                      <Box component="span" sx={{ color: palette.primary, fontWeight: 700 }}>
+                        {' '}
+                        focus
+                      </Box>
+                    )}
+                  </td>
+                  <td>
+                    <Box sx={{ height: 7, mt: '5px', width: wide(planned), border: `1px solid ${palette.primary}` }} />
+                    {took !== undefined && <Box sx={{ height: 7, mt: '2px', width: wide(took), backgroundColor: palette.primary }} />}
+                  </td>
+                  <Box component="td" sx={{ textAlign: 'right !important', fontVariantNumeric: 'tabular-nums' }}>
+                    {took === undefined ? (
+                      <span style={{ color: isTaught ? palette.soft : palette.ink }}>{isTaught ? 'not taught' : clockText(planned)}</span>
+                    ) : (
+                      <>
+                        <strong>{clockText(took)}</strong> <span style={{ color: palette.soft }}>of {clockText(planned)}</span>
+                      </>
+                    )}
+                  </Box>
+                </Box>
+              );
+            })}
+          </tbody>
+        ))}
+    </Box>
+  );
+}

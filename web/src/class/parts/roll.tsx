@@ -1,0 +1,71 @@
+import type { Attendance, ClassPageResponse } from '@leiter/contract';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { Link } from 'react-router';
+import { setRoll, useAttendance } from '../../queries/class.queries';
+import { palette } from '../../shared/palette';
+import { offerUndo } from '../../shared/undo-bar';
+import { plural } from '../../shared/words';
+import { ChoiceBar } from '../../shared/choice-bar';
+
+const words: Readonly<Record<Attendance, string>> = { present: 'there', late: 'late', absent: 'away', watched: 'watched' };
+
+const choices = (Object.keys(words) as Attendance[]) // the keys of the record are its type
+  .map((status) => ({ value: status, words: words[status] }));
+
+/** Who was there; before the class, who told that it does not come. At any time, also the day after. */
+export function Roll({ page }: { readonly page: ClassPageResponse }) {
+  const { class: session, children } = page;
+  const attendance = useAttendance(session.id);
+  const unsaid = children.filter(({ attendance: status }) => status === null);
+  const there = children.filter(({ attendance: status }) => status === 'present' || status === 'late').length;
+  return (
+    <Box component="section" aria-label="Roll" sx={{ mb: 3 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mb: 0.5 }}>
+        <Typography variant="h2" sx={{ mr: 'auto' }}>
+          Who was there
+        </Typography>
+        {unsaid.length > 0 && children.length > 0 && (
+          <Button
+            variant="outlined"
+            onClick={() => {
+              const ids = unsaid.map(({ id }) => id);
+              void setRoll(session.id, ids, 'present').then(() => {
+                offerUndo(`${plural(ids.length, 'child is', 'children are')} down as there`, () => setRoll(session.id, ids, null));
+              });
+            }}
+          >
+            {unsaid.length === children.length ? 'All there' : 'All others there'}
+          </Button>
+        )}
+      </Box>
+      <Typography variant="body2" sx={{ color: palette.soft, mb: 0.5 }}>
+        {children.length === 0
+          ? 'Nobody is in this group yet.'
+          : `${String(there)} of ${String(children.length)} there${unsaid.length > 0 ? `, ${String(unsaid.length)} not said` : ''}`}
+      </Typography>
+      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {children.map((child) => (
+          <Box
+            component="li"
+            key={child.id}
+            sx={{ borderTop: `1px solid ${palette.line}`, py: 0.4, display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap' }}
+          >
+            <Box sx={{ flex: 1, minWidth: 110, overflowWrap: 'anywhere' }}>
+              <Link to={`/children/${child.id}`}>{child.name}</Link>
+            </Box>
+            <ChoiceBar
+              label={`Was ${child.name} there?`}
+              choices={choices}
+              value={child.attendance}
+              onChange={(status) => {
+                attendance.mutate({ childId: child.id, status });
+              }}
+            />
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}
