@@ -2,7 +2,8 @@
 export interface ChildLogEntry {
   readonly at: string;
   readonly by: string | null;
-  readonly kind: 'joined-group' | 'left-group' | 'group-taught-by' | 'health-written' | 'record-handed-out' | 'grade-taken-back';
+  readonly kind:
+    'joined-group' | 'left-group' | 'group-taught-by' | 'health-written' | 'record-handed-out' | 'grade-taken-back' | 'grade-given';
   /** The group, the person who teaches it now, or the reason. */
   readonly detail: Readonly<Record<string, string>>;
 }

@@ -4,8 +4,22 @@ import type { Attendance } from './class.js';
 import type { SyllabusResponse } from './syllabus.js';
 import type { ObservationResponse } from './observation.js';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsObject, IsUUID, Max, Min, ValidateIf, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsObject,
+  IsUUID,
+  Max,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
 import { DayField } from './day-field.js';
+import { FamilyContact } from './family-contact.js';
 import { Household } from './household.js';
 import { Line } from './text.js';
 import { MayBeLeftOut } from './optional.js';
@@ -23,10 +37,17 @@ export class AddChildRequest {
   @IsIn(['left', 'right'], { message: 'Choose the side the child prefers.' })
   leadSide!: 'left' | 'right';
 
+  /** Left out where nobody has told what it has at home: it is reckoned carefully until then. */
+  @MayBeLeftOut()
   @IsObject({ message: 'What does the child have at home?' })
   @ValidateNested()
   @Type(() => Household)
-  household!: Household;
+  household?: Household;
+
+  /** What it has earned elsewhere or before: the grade from which it goes on. */
+  @MayBeLeftOut()
+  @IsUUID('all', { message: 'Choose a grade.' })
+  startingGradeId?: string;
 
   /** The groups the child belongs to from today on. */
   @IsArray()
@@ -75,6 +96,42 @@ export class ChangeChildRequest {
   @MayBeLeftOut()
   @IsBoolean()
   archived?: boolean;
+
+  /** Whom one writes to about it; for the staff of its groups and the owner. */
+  @MayBeLeftOut()
+  @IsArray({ message: 'A list of contacts.' })
+  @ArrayMaxSize(4, { message: 'At most four.' })
+  @IsObject({ each: true, message: 'Not a contact.' })
+  @ValidateNested({ each: true })
+  @Type(() => FamilyContact)
+  contacts?: FamilyContact[];
+}
+
+/** The same for several children at once. */
+export class ChangeChildrenRequest {
+  @IsArray({ message: 'Which children?' })
+  @ArrayMinSize(1, { message: 'Which children?' })
+  @ArrayMaxSize(200, { message: 'At most 200 at once.' })
+  @IsUUID('all', { each: true, message: 'Which children?' })
+  childIds!: string[];
+
+  @MayBeLeftOut()
+  @IsUUID('all', { message: 'Choose a group.' })
+  joinGroupId?: string;
+
+  @MayBeLeftOut()
+  @IsUUID('all', { message: 'Choose a group.' })
+  leaveGroupId?: string;
+
+  @MayBeLeftOut()
+  @IsBoolean()
+  archived?: boolean;
+}
+
+/** Of whom it was done, and of whom not, with the reason. */
+export interface ChangedChildren {
+  readonly changed: readonly string[];
+  readonly refused: readonly { readonly childId: string; readonly why: string }[];
 }
 
 /** Moves a child that finishes a grade on an earlier version over to the newest. */
@@ -92,6 +149,16 @@ export class TakeBackGradeRequest {
 export class AwardGradeRequest {
   @IsUUID('all', { message: 'Choose a grade.' })
   gradeId!: string;
+
+  /** The day of the award; today where it is left out. */
+  @MayBeLeftOut()
+  @DayField()
+  awardedOn?: string;
+
+  /** Why it is given although not all of it was seen here: earned elsewhere, or seen on a day without marks. */
+  @MayBeLeftOut()
+  @Line({ most: 300 })
+  reason?: string;
 }
 
 export interface ChildResponse {
@@ -103,6 +170,8 @@ export interface ChildResponse {
   readonly household: Household;
   /** Grows with each change of the home. */
   readonly householdVersion: number;
+  /** False where nobody has told what it has at home: then the careful side is reckoned with. */
+  readonly isHomeKnown: boolean;
   readonly archived: boolean;
   readonly groupIds: readonly string[];
   /** The grade earned per programme; a programme that is not in it has none yet. */
@@ -131,6 +200,8 @@ export interface ChildPageResponse {
   readonly health: HealthNotes | null;
   /** Who changed who sees the child, and who wrote or read its health notes; the newest first, for its staff and the owner. */
   readonly log: readonly ChildLogEntry[];
+  /** Whom one writes to about it; null for who is neither of its staff nor the owner. */
+  readonly contacts: readonly FamilyContact[] | null;
   readonly ladders: readonly ChildLadder[];
   readonly observations: readonly ObservationResponse[];
   readonly attendance: readonly {

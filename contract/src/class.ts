@@ -230,6 +230,8 @@ export interface ExpectedChild {
   /** Slugs of the grades it has earned in the programme of the class. */
   readonly earned: readonly string[];
   readonly home: Household;
+  /** False where nobody has told: then the careful side is reckoned with. */
+  readonly isHomeKnown: boolean;
   /** The best of the last three marks, by movement and stage. */
   readonly marks: readonly KnownMark[];
   /** What it has to be spared; only for the staff of the group, and only where there is something. */

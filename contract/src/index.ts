@@ -1,3 +1,4 @@
+export { FamilyContact } from './family-contact.js';
 export { SaveRoomRequest, SaveStyleRequest, SignInRequest, type SessionResponse, type WelcomeResponse } from './session.js';
 export { MakeClubRequest } from './club.js';
 export {
@@ -16,6 +17,8 @@ export { PresenceRequest, topics, type LiveEvent, type Presence, type Topic } fr
 export { Household, QuietHours, adultPlaces, type AdultPlace } from './household.js';
 export {
   AddChildRequest,
+  ChangeChildrenRequest,
+  type ChangedChildren,
   AwardGradeRequest,
   ChangeChildRequest,
   MoveOverRequest,

@@ -38,7 +38,7 @@ const makeGroup = async (): Promise<{ readonly id: string; readonly name: string
   return (await owner.post('/api/groups').send(body).expect(201)).body;
 };
 const entriesOf = async (groupId: string, weeks: number): Promise<readonly WeekEntry[]> =>
-  (await week(monday(weeks))).entries.filter(({ group }) => group.id === groupId);
+  (await week(monday(weeks))).entries.filter(({ group, day }) => group.id === groupId && day < monday(weeks + 1));
 const add = async (groupId: string, day: string, more: object = {}): Promise<ClassResponse> =>
   (
     await owner

@@ -144,6 +144,15 @@ const routes: Readonly<Record<string, 'no ids' | 'public' | readonly Foreign[]>>
       status: 422,
     },
   ],
+  'POST /api/children/several': [
+    { method: 'post', path: () => '/api/children/several', body: () => ({ childIds: [theirs.child], archived: true }), status: 404 },
+    {
+      method: 'post',
+      path: () => '/api/children/several',
+      body: () => ({ childIds: [own.child, theirs.child], archived: true }),
+      status: 404,
+    },
+  ],
   'GET /api/children/{id}': [{ method: 'get', path: () => `/api/children/${theirs.child}`, status: 404 }],
   'PATCH /api/children/{id}': [
     { method: 'patch', path: () => `/api/children/${theirs.child}`, body: () => ({ givenName: 'Mine' }), status: 404 },

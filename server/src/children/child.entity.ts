@@ -1,4 +1,4 @@
-import type { Household } from '@leiter/contract';
+import type { FamilyContact, Household } from '@leiter/contract';
 import { Column, Entity, PrimaryGeneratedColumn } from 'typeorm';
 
 @Entity('child')
@@ -27,6 +27,12 @@ export class ChildEntity {
   /** Grows with each change of the home. */
   @Column('integer', { name: 'household_version', default: 1 })
   householdVersion!: number;
+
+  @Column('boolean', { name: 'home_known', default: true })
+  homeKnown!: boolean;
+
+  @Column('jsonb', { default: [] })
+  contacts!: FamilyContact[];
 
   @Column('timestamptz', { name: 'archived_at', nullable: true })
   archivedAt!: Date | null;

@@ -23,6 +23,7 @@ export function childResponse(
     leadSide: child.leadSide,
     household: homeOf(child.household),
     householdVersion: child.householdVersion,
+    isHomeKnown: child.homeKnown,
     archived: child.archivedAt !== null,
     groupIds: enrolments.filter((one) => one.child_id === child.id).map((one) => one.group_id),
     grades: grades

@@ -139,8 +139,8 @@ export class ChildrenImportService {
     });
     const added = children.filter(({ first }) => first.knownId === null);
     await manager.query(
-      `INSERT INTO child (id, club_id, given_name, family_initial, birth_date, lead_side, household)
-       SELECT t.id, $1, t.given, t.family, t.birth, t.side, $7 FROM unnest($2::uuid[], $3::text[], $4::text[], $5::date[], $6::text[]) AS t (id, given, family, birth, side)`,
+      `INSERT INTO child (id, club_id, given_name, family_initial, birth_date, lead_side, household, home_known)
+       SELECT t.id, $1, t.given, t.family, t.birth, t.side, $7, false FROM unnest($2::uuid[], $3::text[], $4::text[], $5::date[], $6::text[]) AS t (id, given, family, birth, side)`,
       [
         clubId,
         added.map(({ id }) => id),

@@ -1,6 +1,8 @@
 import {
   AddChildRequest,
   AwardGradeRequest,
+  ChangeChildrenRequest,
+  type ChangedChildren,
   ChangeChildRequest,
   MoveOverRequest,
   SaveHealthNotesRequest,
@@ -84,6 +86,14 @@ export class ChildrenController {
       );
   }
 
+  /** Puts several children into a group, takes them out of one, archives them or puts them back. */
+  @ForRoles('owner', 'instructor')
+  @Post('several')
+  @HttpCode(200)
+  async changeSeveral(@AskedBy() asker: Asker, @Body() body: ChangeChildrenRequest): Promise<ChangedChildren> {
+    return this.children.changeSeveral(asker, body);
+  }
+
   /** A child with what it has earned, what was seen and where it stands. */
   @ForEverybody()
   @Get(':id')
@@ -154,9 +164,13 @@ export class ChildrenController {
     @Param('id', ParseUUIDPipe) id: string,
     @Body() body: AwardGradeRequest,
   ): Promise<ChildPageResponse> {
-    const awarded = await this.children.award(asker, id, body.gradeId);
+    const awarded = await this.children.award(asker, id, body);
     if (awarded.ok) return awarded.value;
     switch (awarded.error.kind) {
+      case 'no-such-day':
+        throw fieldRefused('awardedOn', 'A grade is given on a day of the child’s life, today at the latest.');
+      case 'before-the-last':
+        throw fieldRefused('awardedOn', `The grade before was given on ${awarded.error.day}.`);
       case 'not-the-next-grade':
         throw new ProblemException(422, 'This is not the next grade of the child.');
       case 'not-earned':
@@ -186,6 +200,8 @@ function answer(result: Result<ChildResponse, ChildRefusal>): ChildResponse {
       throw fieldRefused('groupIds', 'Choose a group of this club.');
     case 'born-in-the-future':
       throw fieldRefused('birthDate', 'This day has not come yet.');
+    case 'grade-unknown':
+      throw fieldRefused('startingGradeId', 'Choose a grade of a ladder of the club.');
     case 'there-already':
       throw fieldRefused('givenName', 'This child is in the club already; look under “Show archived” as well.');
     case 'not-of-its-staff':

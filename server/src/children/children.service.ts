@@ -1,5 +1,8 @@
 import type {
   AddChildRequest,
+  AwardGradeRequest,
+  ChangeChildrenRequest,
+  ChangedChildren,
   ChangeChildRequest,
   ChildLadder,
   ChildPageResponse,
@@ -20,7 +23,7 @@ import { LadderService } from '../record/ladder.service.js';
 import { observationColumns, observationOf, type ObservationRow } from '../record/observation.mapper.js';
 import { SyllabusService, coreSyllabus } from '../syllabus/syllabus.service.js';
 import { ChildEntity } from './child.entity.js';
-import { childResponse, type GradeRow } from './child.mapper.js';
+import { childResponse, unknownHousehold, type GradeRow } from './child.mapper.js';
 import { eraseChild } from './erasure.js';
 import { HealthNotesService } from './health-notes.service.js';
 import { StaffService } from '../staff/staff.service.js';
@@ -29,12 +32,19 @@ export type ChildRefusal =
   | { readonly kind: 'group-unknown' }
   | { readonly kind: 'born-in-the-future' }
   | { readonly kind: 'there-already' }
+  | { readonly kind: 'grade-unknown' }
   | { readonly kind: 'not-of-its-staff' }
   | { readonly kind: 'home-changed-meanwhile'; readonly current: Household; readonly version: number };
 export interface TakeBackRefusal {
   readonly kind: 'not-the-last-grade';
 }
-export type AwardRefusal = { readonly kind: 'not-the-next-grade' } | { readonly kind: 'not-earned'; readonly missing: number };
+export type AwardRefusal =
+  | { readonly kind: 'no-such-day' }
+  | { readonly kind: 'before-the-last'; readonly day: string }
+  | { readonly kind: 'not-the-next-grade' }
+  | { readonly kind: 'not-earned'; readonly missing: number };
+
+const inOrder = new Intl.Collator('en').compare;
 
 @Injectable()
 export class ChildrenService {
@@ -49,9 +59,8 @@ export class ChildrenService {
 
   /** Every child of the club with groups and grades; three queries. */
   async list(clubId: string): Promise<readonly ChildResponse[]> {
-    const children = await this.source
-      .getRepository(ChildEntity)
-      .find({ where: { clubId }, order: { givenName: 'ASC', familyInitial: 'ASC' } });
+    const found = await this.source.getRepository(ChildEntity).find({ where: { clubId } });
+    const children = found.toSorted((a, b) => inOrder(a.givenName, b.givenName) || inOrder(a.familyInitial, b.familyInitial));
     const enrolments = await this.openEnrolments(clubId, null);
     const grades = await this.grades(clubId, null);
     return children.map((child) => childResponse(child, enrolments, grades));
@@ -84,10 +93,12 @@ export class ChildrenService {
        WHERE a.club_id = $1 AND a.child_id = $2 ORDER BY c.day DESC`,
       [clubId, id],
     );
+    const isStaff = await this.mayReach(asker, id);
     return {
       child: await this.response(clubId, child),
       health: await this.health.of(asker, id),
-      log: asker.role === 'owner' || (await this.staff.isOfChild(asker, id)) ? await this.staff.logOf(clubId, id) : [],
+      log: isStaff ? await this.staff.logOf(clubId, id) : [],
+      contacts: isStaff ? child.contacts : null,
       ladders,
       observations: observations.map(observationOf),
       attendance,
@@ -99,8 +110,15 @@ export class ChildrenService {
     const refusal = await this.refusalOf(clubId, request);
     if (refusal) return refused(refusal);
     const today = await this.clubs.today(clubId);
-    const { groupIds, ...written } = request;
-    const fields = { ...written, familyInitial: familyInitialOf(written.familyInitial) };
+    const { groupIds, household, startingGradeId, ...written } = request;
+    const fields = {
+      ...written,
+      familyInitial: familyInitialOf(written.familyInitial),
+      household: household ?? unknownHousehold,
+      homeKnown: household !== undefined,
+    };
+    const starting = startingGradeId === undefined ? null : await this.gradeInUse(clubId, startingGradeId);
+    if (startingGradeId !== undefined && !starting) return refused({ kind: 'grade-unknown' });
     const child = await this.source.transaction(async (manager) => {
       // one after the other: the same child twice at once is one child
       await lockFor(manager, 'import', `children ${clubId}`);
@@ -108,6 +126,13 @@ export class ChildrenService {
       if (born.some((one) => childKey(one) === childKey(fields))) return null;
       const saved = await manager.save(manager.create(ChildEntity, { ...fields, clubId, householdVersion: 1, archivedAt: null }));
       await this.enrol(manager, asker, saved.id, groupIds, today);
+      if (starting) {
+        await insertAward(manager, asker, { childId: saved.id, gradeId: starting.id, awardedOn: today });
+        await this.staff.log(manager, asker, [saved.id], {
+          kind: 'grade-given',
+          detail: { grade: starting.name, reason: 'begins with it' },
+        });
+      }
       return saved;
     });
     return child ? accepted(await this.response(clubId, child)) : refused({ kind: 'there-already' });
@@ -125,6 +150,7 @@ export class ChildrenService {
       if (isOther) return refused({ kind: 'not-of-its-staff' });
     }
     const today = await this.clubs.today(clubId);
+    if (request.contacts && !(await this.mayReach(asker, id))) return refused({ kind: 'not-of-its-staff' });
     const { groupIds, archived, household, householdVersion, ...fields } = request;
     return this.source.transaction(async (manager) => {
       const [before] = await rows<{ household_version: number; household: ChildEntity['household'] }>(
@@ -139,7 +165,7 @@ export class ChildrenService {
       const changed = {
         ...fields,
         ...(fields.familyInitial === undefined ? {} : { familyInitial: familyInitialOf(fields.familyInitial) }),
-        ...(household ? { household, householdVersion: before.household_version + 1 } : {}),
+        ...(household ? { household, householdVersion: before.household_version + 1, homeKnown: true } : {}),
       };
       if (Object.keys(changed).length > 0) await manager.update(ChildEntity, { id, clubId }, changed);
       if (archived !== undefined)
@@ -151,8 +177,40 @@ export class ChildrenService {
     });
   }
 
-  /** Gives the next grade where core finds it earned; given twice it is given once. */
-  async award(asker: Asker, id: string, gradeId: string): Promise<Result<ChildPageResponse, AwardRefusal>> {
+  /** Changes several children, each by itself: who may not be changed stays, and is named with the reason. */
+  async changeSeveral(asker: Asker, { childIds, joinGroupId, leaveGroupId, archived }: ChangeChildrenRequest): Promise<ChangedChildren> {
+    const { clubId } = asker;
+    const known = await rows<{ id: string }>(this.source, 'SELECT id FROM child WHERE club_id = $1 AND id = ANY($2)', [clubId, childIds]);
+    if (known.length < new Set(childIds).size) throw notFound('child');
+    const changed: string[] = [];
+    const notChanged: { childId: string; why: string }[] = [];
+    for (const childId of new Set(childIds)) {
+      const enrolled = (await this.openEnrolments(clubId, childId)).map(({ group_id }) => group_id);
+      const groupIds = [...enrolled.filter((groupId) => groupId !== leaveGroupId), ...(joinGroupId === undefined ? [] : [joinGroupId])];
+      const isMoved = joinGroupId !== undefined || leaveGroupId !== undefined;
+      const done = await this.change(asker, childId, {
+        ...(isMoved ? { groupIds: [...new Set(groupIds)] } : {}),
+        ...(archived === undefined ? {} : { archived }),
+      });
+      if (done.ok) changed.push(childId);
+      else
+        notChanged.push({
+          childId,
+          why: done.error.kind === 'not-of-its-staff' ? 'another instructor teaches this child' : 'there is no such group',
+        });
+    }
+    return { changed, refused: notChanged };
+  }
+
+  /**
+   * Gives a grade: the next one where core finds it earned, any that is not held yet with a reason – it was earned elsewhere, or seen
+   * on a day without marks; the reason is written down. Given twice it is given once.
+   */
+  async award(
+    asker: Asker,
+    id: string,
+    { gradeId, awardedOn, reason }: AwardGradeRequest,
+  ): Promise<Result<ChildPageResponse, AwardRefusal>> {
     const { clubId } = asker;
     const page = await this.page(asker, id);
     const held = page.ladders.some(({ earned }) => earned.some(({ grade }) => grade.id === gradeId));
@@ -164,8 +222,19 @@ export class ChildrenService {
       coreSyllabus(ladder.syllabus),
       ladder.earned.map(({ grade }) => grade.slug),
     );
-    if (next?.id !== gradeId) return refused({ kind: 'not-the-next-grade' });
     const { birthDate, leadSide } = page.child;
+    const day = awardedOn ?? today;
+    if (day > today || day < birthDate) return refused({ kind: 'no-such-day' });
+    const before = ladder.earned.at(-1)?.awardedOn;
+    if (before !== undefined && day < before) return refused({ kind: 'before-the-last', day: before });
+    const grade = ladder.syllabus.grades.find((one) => one.id === gradeId);
+    if (reason !== undefined && grade) {
+      const rank = (slug: string): number => ladder.syllabus.grades.findIndex((one) => one.slug === slug);
+      if (ladder.earned.some((held) => rank(held.grade.slug) > rank(grade.slug))) return refused({ kind: 'not-the-next-grade' });
+      await this.give(asker, page, ladder, { id: gradeId, name: grade.name, day, reason });
+      return accepted(await this.page(asker, id));
+    }
+    if (next?.id !== gradeId) return refused({ kind: 'not-the-next-grade' });
     const verdict = verdictOn(
       next,
       page.observations,
@@ -173,15 +242,34 @@ export class ChildrenService {
       today,
     );
     if (!verdict.earned) return refused({ kind: 'not-earned', missing: verdict.missing.length });
-    await this.source.transaction(async (manager) => {
-      await manager.query(
-        `INSERT INTO grade_award (club_id, child_id, grade_id, awarded_on, awarded_by) VALUES ($1, $2, $3, $4, $5) ON CONFLICT (child_id, grade_id) DO NOTHING`,
-        [clubId, id, gradeId, today, asker.id],
-      );
-      // the grade it began is finished: from here on it climbs the newest ladder
-      await climbNewest(manager, clubId, id, ladder.programme);
-    });
+    await this.give(asker, page, ladder, { id: gradeId, name: next.name, day, reason: null });
     return accepted(await this.page(asker, id));
+  }
+
+  private async give(
+    asker: Asker,
+    { child }: ChildPageResponse,
+    ladder: ChildLadder,
+    grade: { readonly id: string; readonly name: string; readonly day: string; readonly reason: string | null },
+  ): Promise<void> {
+    await this.source.transaction(async (manager) => {
+      await insertAward(manager, asker, { childId: child.id, gradeId: grade.id, awardedOn: grade.day });
+      if (grade.reason !== null)
+        await this.staff.log(manager, asker, [child.id], { kind: 'grade-given', detail: { grade: grade.name, reason: grade.reason } });
+      // the grade it began is finished: from here on it climbs the newest ladder
+      await climbNewest(manager, asker.clubId, child.id, ladder.programme);
+    });
+  }
+
+  /** A grade that children can be given, of whichever programme of the club. */
+  private async gradeInUse(clubId: string, id: string): Promise<{ readonly id: string; readonly name: string } | null> {
+    const ladders = await this.syllabuses.list(clubId);
+    return ladders.flatMap(({ grades }) => grades).find((grade) => grade.id === id && !grade.isPutAway) ?? null;
+  }
+
+  /** Whether somebody may write to the family: its staff, and the owner. */
+  private async mayReach(asker: Asker, childId: string): Promise<boolean> {
+    return asker.role === 'owner' || this.staff.isOfChild(asker, childId);
   }
 
   /** Moves a child over to the newest version of a ladder; what it has earned stays. */
@@ -311,5 +399,17 @@ function climbNewest(manager: EntityManager, clubId: string, childId: string, pr
   return manager.query(
     `DELETE FROM ladder_pin i USING programme p WHERE p.id = i.programme_id AND i.club_id = $1 AND i.child_id = $2 AND p.slug = $3`,
     [clubId, childId, programme],
+  );
+}
+
+function insertAward(
+  manager: EntityManager,
+  asker: Asker,
+  { childId, gradeId, awardedOn }: { readonly childId: string; readonly gradeId: string; readonly awardedOn: string },
+): Promise<unknown> {
+  return manager.query(
+    `INSERT INTO grade_award (club_id, child_id, grade_id, awarded_on, awarded_by) VALUES ($1, $2, $3, $4, $5)
+     ON CONFLICT (child_id, grade_id) DO NOTHING`,
+    [asker.clubId, childId, gradeId, awardedOn, asker.id],
   );
 }

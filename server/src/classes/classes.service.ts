@@ -41,6 +41,7 @@ interface ExpectedRow {
   readonly status: Attendance | null;
   readonly grade_name: string | null;
   readonly household: unknown;
+  readonly home_known: boolean;
   readonly earned: readonly string[] | null;
 }
 
@@ -116,7 +117,7 @@ export class ClassesService {
   async expected(clubId: string, session: ClassResponse): Promise<readonly ExpectedChild[]> {
     const found = await rows<ExpectedRow>(
       this.source,
-      `SELECT c.id, c.given_name, c.family_initial, c.birth_date, c.lead_side, c.household, a.status, held.names[1] AS grade_name, held.slugs AS earned
+      `SELECT c.id, c.given_name, c.family_initial, c.birth_date, c.lead_side, c.household, c.home_known, a.status, held.names[1] AS grade_name, held.slugs AS earned
        FROM child c LEFT JOIN attendance a ON a.child_id = c.id AND a.class_id = $2
        LEFT JOIN LATERAL (
          SELECT array_agg(g.name ORDER BY w.awarded_on DESC, g.position DESC) AS names, array_agg(g.slug) AS slugs
@@ -141,6 +142,7 @@ export class ClassesService {
       attendance: row.status,
       earned: row.earned ?? [],
       home: homeOf(row.household),
+      isHomeKnown: row.home_known,
       marks: known.get(row.id) ?? [],
     }));
   }

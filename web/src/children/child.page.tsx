@@ -15,9 +15,10 @@ import { Ladder } from '../shared/ladder';
 import { Loaded, Message, Page, Panel, Refused } from '../shared/page';
 import { palette } from '../shared/palette';
 import { dateText, dayText, plural } from '../shared/words';
-import { useAwardGrade, useChildPage, useMoveOver } from '../queries/children.queries';
+import { useChildPage, useMoveOver } from '../queries/children.queries';
 import { AboutChild } from './parts/about-child';
 import { ChildDialog } from './parts/child-dialog';
+import { GiveGrade } from './parts/give-grade';
 import { MeasureChart } from './parts/measure-chart';
 import { RequirementLine } from './parts/requirement-line';
 import { TakeBackGrade } from './parts/take-back-grade';
@@ -91,7 +92,9 @@ function Child({ page, today, role }: Props) {
               Change
             </Button>
           )}
-          {verdict?.earned && role !== 'assistant' && <AwardButton childId={child.id} verdict={verdict} />}
+          {ladder && role !== 'assistant' && verdict && (
+            <GiveGrade key={verdict.grade.id} childId={child.id} name={child.givenName} ladder={ladder} verdict={verdict} today={today} />
+          )}
         </>
       }
     >
@@ -104,7 +107,7 @@ function Child({ page, today, role }: Props) {
               <EarlierVersion childId={child.id} ladder={ladder} mayMove={role !== 'assistant'} />
             )}
           </Panel>
-          <Panel label="Next grade">
+          <Panel label="Next grade" isFirstOnPhone>
             {verdict ? (
               <NextGrade verdict={verdict} page={page} library={library} today={today} />
             ) : (
@@ -148,24 +151,6 @@ function verdictFor(page: ChildPageResponse, ladder: ChildLadder, today: Day): V
     page.observations,
     { birthDate, leadSide, inGradeSince: ladder.inGradeSince, classesSince: ladder.classesSince },
     today,
-  );
-}
-
-function AwardButton({ childId, verdict }: { readonly childId: string; readonly verdict: Verdict }) {
-  const award = useAwardGrade(childId);
-  return (
-    <>
-      <Refused error={award.error} />
-      <Button
-        variant="contained"
-        disabled={award.isPending}
-        onClick={() => {
-          award.mutate(verdict.grade.id);
-        }}
-      >
-        Give {verdict.grade.name}
-      </Button>
-    </>
   );
 }
 

@@ -1,190 +1,271 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import ToggleButton from '@mui/material/ToggleButton';
 import Typography from '@mui/material/Typography';
-import type { ChildResponse, GroupResponse } from '@leiter/contract';
-import { ageOn } from '@leiter/core';
-import { useState } from 'react';
+import type { ChildResponse } from '@leiter/contract';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { useSession } from '../queries/session.queries';
-import { useGroups } from '../queries/groups.queries';
-import { ExportMenu } from '../shared/export-menu';
-import { Loaded, Page, Panel } from '../shared/page';
-import { palette } from '../shared/palette';
-import { plural, surfaceWords } from '../shared/words';
 import { useChildren } from '../queries/children.queries';
-import { ChildrenImport } from './parts/children-import';
+import { useGroups } from '../queries/groups.queries';
+import { useMay } from '../queries/may';
+import { useBoards } from '../queries/record.queries';
+import { useSession } from '../queries/session.queries';
+import { useSyllabuses } from '../queries/syllabus.queries';
+import { ChoiceBar } from '../shared/choice-bar';
+import { ExportMenu } from '../shared/export-menu';
+import { Loaded, Message, Page, Panel } from '../shared/page';
+import { plural } from '../shared/words';
 import { ChildDialog } from './parts/child-dialog';
+import { ChildrenImport } from './parts/children-import';
+import { ChooseSeveral } from './wall/choose-several';
+import { WallCard } from './wall/wall-card';
+import { wallOf, type WallFilter, type WallOrder } from './wall/wall';
 
-/** All children of the club, by group. */
+const filterWords: Readonly<Record<WallFilter, string>> = {
+  everybody: 'everybody',
+  earned: 'earned',
+  close: 'close',
+  unseen: 'not seen',
+  home: 'home not told',
+};
+const orderWords: Readonly<Record<WallOrder, string>> = { name: 'by name', grade: 'by grade', seen: 'longest not seen' };
+
+/** All children of the club as ladders at a wall, by group: who stands where, who is close, who was not seen. */
 export function ChildrenPage() {
   const children = useChildren();
   const groups = useGroups();
-  const session = useSession();
-  const [text, setText] = useState('');
-  const [isAdding, setAdding] = useState(false);
-  const [isTakingIn, setTakingIn] = useState(false);
-  const [showsArchived, setShowsArchived] = useState(false);
-  const mayChange = session.data?.person.role !== 'assistant';
+  const boards = useBoards();
+  const ladders = useSyllabuses();
+  const today = useSession().data?.today ?? '';
+  const may = useMay();
+  const [wanted, setWanted] = useState({ text: '', filter: 'everybody' as WallFilter, order: 'name' as WallOrder, showsArchived: false });
+  const [open, setOpen] = useState<'add' | 'import' | null>(null);
+  const [chosen, setChosen] = useState<ReadonlySet<string> | null>(null);
+  const close = (): void => {
+    setOpen(null);
+  };
+  const wall = useMemo(
+    () =>
+      children.data && groups.data
+        ? wallOf({ children: children.data, groups: groups.data, boards: boards.data ?? [], ladders: ladders.data ?? [], today }, wanted)
+        : [],
+    [children.data, groups.data, boards.data, ladders.data, today, wanted],
+  );
+  const count = (children.data ?? []).filter(({ archived }) => !archived).length;
   return (
     <Page
       title="Children"
-      about={children.data ? plural(children.data.filter(({ archived }) => !archived).length, 'child', 'children') : ''}
+      about={children.data ? plural(count, 'child', 'children') : ''}
       actions={
-        <>
-          <TextField
-            placeholder="Find a child"
-            value={text}
-            onChange={(event) => {
-              setText(event.target.value);
-            }}
-            slotProps={{ htmlInput: { 'aria-label': 'Find a child' } }}
-          />
-          <ToggleButton
-            value="archived"
-            selected={showsArchived}
-            onChange={() => {
-              setShowsArchived(!showsArchived);
-            }}
-          >
-            Show archived
-          </ToggleButton>
-          {mayChange && (
-            <>
-              <ExportMenu files={[{ label: 'All children as a spreadsheet', href: '/api/children/table', name: 'children.csv' }]} />
-              <Button
-                variant="outlined"
-                onClick={() => {
-                  setTakingIn(true);
-                }}
-              >
-                Import a list
-              </Button>
-            </>
-          )}
-          {mayChange && (
+        may.change && (
+          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+            <ExportMenu files={[{ label: 'All children as a spreadsheet', href: '/api/children/table', name: 'children.csv' }]} />
+            <Button
+              variant="outlined"
+              onClick={() => {
+                setOpen('import');
+              }}
+            >
+              Import a list
+            </Button>
+            <Button
+              variant="outlined"
+              aria-pressed={chosen !== null}
+              onClick={() => {
+                setChosen(chosen ? null : new Set());
+              }}
+            >
+              Several at once
+            </Button>
             <Button
               variant="contained"
               onClick={() => {
-                setAdding(true);
+                setOpen('add');
               }}
             >
               Add a child
             </Button>
-          )}
-        </>
+          </Box>
+        )
       }
     >
-      {isTakingIn && (
-        <ChildrenImport
-          onClose={() => {
-            setTakingIn(false);
-          }}
-        />
-      )}
-      <Panel label="Children by group">
-        <Loaded query={groups} what="groups">
-          {(allGroups) => (
-            <Loaded query={children} what="children">
-              {(all) => {
-                const shown = all.filter(
-                  ({ givenName, familyInitial, archived }) =>
-                    (showsArchived || !archived) && `${givenName} ${familyInitial}`.toLowerCase().includes(text.trim().toLowerCase()),
-                );
-                const without = shown.filter(({ groupIds }) => groupIds.length === 0);
-                return (
+      <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
+        {chosen && (
+          <ChooseSeveral
+            chosen={(children.data ?? []).filter(({ id }) => chosen.has(id))}
+            groups={(groups.data ?? []).filter(({ archived }) => !archived)}
+            onDone={() => {
+              setChosen(null);
+            }}
+          />
+        )}
+        <Panel label="Children by group">
+          <Loaded query={groups} what="groups">
+            {(allGroups) => (
+              <Loaded query={children} what="children">
+                {(all) => (
                   <>
-                    {allGroups
-                      .filter(({ archived }) => !archived)
-                      .map((group) => (
-                        <GroupOfChildren
-                          key={group.id}
-                          group={group}
-                          members={shown.filter(({ groupIds }) => groupIds.includes(group.id))}
-                          today={session.data?.today ?? ''}
-                        />
-                      ))}
-                    {without.length > 0 && <GroupOfChildren group={null} members={without} today={session.data?.today ?? ''} />}
-                    {shown.length === 0 && (
-                      <Typography>{text === '' ? 'No children yet: add the first one.' : 'No child has this name.'}</Typography>
-                    )}
-                    {isAdding && (
-                      <ChildDialog
-                        child={null}
-                        groups={allGroups}
-                        onClose={() => {
-                          setAdding(false);
-                        }}
-                      />
-                    )}
+                    {all.length > 0 && <Filters wanted={wanted} onChange={setWanted} hasArchived={all.some(({ archived }) => archived)} />}
+                    <Wall wall={wall} chosen={chosen} onChoose={setChosen} />
+                    {wall.length === 0 && <Nobody isEmpty={all.length === 0} mayAdd={may.change} onAdd={setOpen} />}
+                    {open === 'add' && <ChildDialog child={null} groups={allGroups} onClose={close} />}
+                    {open === 'import' && <ChildrenImport onClose={close} />}
                   </>
-                );
-              }}
-            </Loaded>
-          )}
-        </Loaded>
-      </Panel>
+                )}
+              </Loaded>
+            )}
+          </Loaded>
+        </Panel>
+      </Box>
     </Page>
   );
 }
 
-function GroupOfChildren({
-  group,
-  members,
-  today,
+type Wanted = Parameters<typeof wallOf>[1];
+
+function Filters({
+  wanted,
+  onChange,
+  hasArchived,
 }: {
-  readonly group: GroupResponse | null;
-  readonly members: readonly ChildResponse[];
-  readonly today: string;
+  readonly wanted: Wanted;
+  readonly onChange: (wanted: Wanted) => void;
+  readonly hasArchived: boolean;
 }) {
-  if (members.length === 0) return null;
   return (
-    <Box component="section" aria-label={group?.name ?? 'Without a group'} sx={{ mb: 3, maxWidth: 980 }}>
-      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2 }}>
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', mb: 2 }}>
+      <TextField
+        placeholder="Find a child"
+        value={wanted.text}
+        sx={{ width: 190 }}
+        onChange={(event) => {
+          onChange({ ...wanted, text: event.target.value });
+        }}
+        slotProps={{ htmlInput: { 'aria-label': 'Find a child', type: 'search' } }}
+      />
+      <Box sx={{ overflowX: 'auto', maxWidth: '100%' }}>
+        <ChoiceBar
+          label="Who is shown"
+          choices={(Object.keys(filterWords) as WallFilter[]).map((value) => ({ value, words: filterWords[value] }))} // the keys of the record
+          value={wanted.filter}
+          onChange={(filter) => {
+            onChange({ ...wanted, filter: filter ?? 'everybody' });
+          }}
+        />
+      </Box>
+      <TextField
+        select
+        value={wanted.order}
+        sx={{ width: 170 }}
+        onChange={(event) => {
+          onChange({ ...wanted, order: event.target.value as WallOrder }); // of the choices below
+        }}
+        slotProps={{ htmlInput: { 'aria-label': 'In which order' } }}
+      >
+        {Object.entries(orderWords).map(([value, words]) => (
+          <MenuItem key={value} value={value}>
+            {words}
+          </MenuItem>
+        ))}
+      </TextField>
+      {hasArchived && (
+        <label style={{ cursor: 'pointer' }}>
+          <input
+            type="checkbox"
+            checked={wanted.showsArchived}
+            onChange={(event) => {
+              onChange({ ...wanted, showsArchived: event.target.checked });
+            }}
+          />
+          Show archived
+        </label>
+      )}
+    </Box>
+  );
+}
+
+function Wall({
+  wall,
+  chosen,
+  onChoose,
+}: {
+  readonly wall: ReturnType<typeof wallOf>;
+  readonly chosen: ReadonlySet<string> | null;
+  readonly onChoose: (chosen: ReadonlySet<string>) => void;
+}) {
+  const flip = ({ id }: ChildResponse): void => {
+    const next = new Set(chosen);
+    if (!next.delete(id)) next.add(id);
+    onChoose(next);
+  };
+  return wall.map(({ group, members }) => (
+    <Box key={group?.id ?? 'none'} component="section" aria-label={group?.name ?? 'In no group now'} sx={{ mb: 3 }}>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, mb: 1, flexWrap: 'wrap' }}>
         <Typography variant="h2">{group?.name ?? 'In no group now'}</Typography>
         {group && <Link to={`/groups/${group.id}`}>Board</Link>}
+        {chosen && (
+          <Button
+            size="small"
+            variant="outlined"
+            onClick={() => {
+              const ids = members.map(({ child }) => child.id);
+              const isAll = ids.every((id) => chosen.has(id));
+              onChoose(new Set(isAll ? [...chosen].filter((id) => !ids.includes(id)) : [...chosen, ...ids]));
+            }}
+          >
+            All of {group?.name ?? 'these'}
+          </Button>
+        )}
       </Box>
       <Box
-        component="table"
+        component="ul"
         sx={{
-          width: '100%',
-          borderCollapse: 'collapse',
-          tableLayout: 'fixed',
-          '& td, & th': { textAlign: 'left', py: 0.6, pr: 2, borderTop: `1px solid ${palette.line}`, fontWeight: 400, fontSize: 14.5 },
-          '& thead th': { color: palette.soft, fontSize: 13, borderTop: 0 },
+          listStyle: 'none',
+          m: 0,
+          p: 0,
+          display: 'grid',
+          gap: 1,
+          gridTemplateColumns: 'repeat(auto-fill, minmax(160px, 1fr))',
         }}
       >
-        <thead>
-          <tr>
-            <th>Name</th>
-            <th>Age</th>
-            <th>Grade</th>
-            <th>Leads</th>
-            <th>Floor</th>
-            <th>Clear space</th>
-          </tr>
-        </thead>
-        <tbody>
-          {members.map((child) => (
-            <tr key={child.id}>
-              <th scope="row">
-                <Link to={`/children/${child.id}`}>
-                  {child.givenName} {child.familyInitial}
-                </Link>
-                {child.archived && <span style={{ color: palette.caution }}> archived</span>}
-              </th>
-              <td>{today === '' ? '' : ageOn(child.birthDate, today)}</td>
-              <td>{child.grades.find(({ programme }) => group === null || programme === group.programme)?.gradeName ?? 'none yet'}</td>
-              <td>{child.leadSide}</td>
-              <td>{surfaceWords[child.household.surface]}</td>
-              <td>
-                {child.household.clearLengthM.toFixed(1)} × {child.household.clearWidthM.toFixed(1)} m
-              </td>
-            </tr>
-          ))}
-        </tbody>
+        {members.map((one) => (
+          <WallCard
+            key={one.child.id}
+            one={one}
+            isChoosing={chosen !== null}
+            isChosen={chosen?.has(one.child.id) ?? false}
+            onChoose={() => {
+              flip(one.child);
+            }}
+          />
+        ))}
       </Box>
     </Box>
+  ));
+}
+
+function Nobody({
+  isEmpty,
+  mayAdd,
+  onAdd,
+}: {
+  readonly isEmpty: boolean;
+  readonly mayAdd: boolean;
+  readonly onAdd: (what: 'add' | 'import') => void;
+}) {
+  if (!isEmpty) return <Typography>Nobody is like that.</Typography>;
+  if (!mayAdd) return <Message title="No children yet" text="Whoever teaches adds them." />;
+  return (
+    <Message
+      title="No children yet"
+      text="Add them one by one, or import the list that you have as a spreadsheet: names, birth dates, groups and grades."
+      action={{
+        label: 'Import a list',
+        onClick: () => {
+          onAdd('import');
+        },
+      }}
+    />
   );
 }

@@ -1,5 +1,8 @@
 import type {
   AddChildRequest,
+  AwardGradeRequest,
+  ChangeChildrenRequest,
+  ChangedChildren,
   ChangeChildRequest,
   ChildPageResponse,
   ChildResponse,
@@ -30,8 +33,11 @@ export async function changeChild(id: string, request: ChangeChildRequest): Prom
   return child;
 }
 
-export function useChangeChild(id: string) {
-  return useMutation({ mutationFn: (request: ChangeChildRequest) => changeChild(id, request) });
+/** The same for several at once; who may not be changed is named. */
+export async function changeChildren(request: ChangeChildrenRequest): Promise<ChangedChildren> {
+  const done = await api<ChangedChildren>('POST', 'children/several', request);
+  await queryClient.invalidateQueries();
+  return done;
 }
 
 /** Stores what the family told of a child's health; plans of its groups are reckoned anew with it. */
@@ -50,28 +56,18 @@ export function useEraseChild(id: string) {
   });
 }
 
-export function useAwardGrade(id: string) {
-  return useMutation({
-    mutationFn: (gradeId: string) => api<ChildPageResponse>('POST', `children/${id}/grades`, { gradeId }),
-    onSuccess: (page) => {
-      queryClient.setQueryData(['child', id], page);
-      void queryClient.invalidateQueries({ queryKey: ['children'] });
-      void queryClient.invalidateQueries({ queryKey: ['board'] });
-      void queryClient.invalidateQueries({ queryKey: ['today'] });
-    },
-  });
+/** Gives a grade; what rests on it is read anew. */
+export async function awardGrade(id: string, request: AwardGradeRequest): Promise<void> {
+  const page = await api<ChildPageResponse>('POST', `children/${id}/grades`, request);
+  queryClient.setQueryData(['child', id], page);
+  await queryClient.invalidateQueries();
 }
 
 /** Takes back a grade that was given by mistake, with the reason. */
-export function useTakeBackGrade(id: string) {
-  return useMutation({
-    mutationFn: ({ gradeId, reason }: { readonly gradeId: string; readonly reason: string }) =>
-      api<ChildPageResponse>('POST', `children/${id}/grades/${gradeId}/take-back`, { reason }),
-    onSuccess: (page) => {
-      queryClient.setQueryData(['child', id], page);
-      return queryClient.invalidateQueries();
-    },
-  });
+export async function takeBackGrade(id: string, { gradeId, reason }: { readonly gradeId: string; readonly reason: string }): Promise<void> {
+  const page = await api<ChildPageResponse>('POST', `children/${id}/grades/${gradeId}/take-back`, { reason });
+  queryClient.setQueryData(['child', id], page);
+  await queryClient.invalidateQueries();
 }
 
 /** Moves a child that finishes a grade on an earlier version over to the newest. */

@@ -13,6 +13,11 @@ export function useGroupBoard(groupId: string, { isWanted }: { readonly isWanted
   });
 }
 
+/** Where everybody stands: the boards of all groups. */
+export function useBoards() {
+  return useQuery({ queryKey: ['board'], queryFn: () => api<readonly GroupBoardResponse[]>('GET', 'boards') });
+}
+
 /** Puts a mark that has arrived where pages read it, and has what rests on it read anew. */
 export function noteArrivedMark(observation: ObservationResponse): void {
   if (observation.classId !== null)

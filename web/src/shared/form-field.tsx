@@ -1,3 +1,4 @@
+import InputAdornment from '@mui/material/InputAdornment';
 import TextField, { type TextFieldProps } from '@mui/material/TextField';
 import { numberIn } from './number-in';
 import { useTyped } from './use-typed';
@@ -8,10 +9,12 @@ type Props<Values extends FieldValues> = Omit<TextFieldProps, 'name' | 'onChange
   readonly name: Path<Values>;
   /** Numbers are sent as numbers. */
   readonly kind?: 'text' | 'number';
+  /** What the number counts, told after it. */
+  readonly unit?: string;
 };
 
 /** A text field, number field or select of a form, with what the server said of it. */
-export function FormField<Values extends FieldValues>({ control, name, kind = 'text', ...rest }: Props<Values>) {
+export function FormField<Values extends FieldValues>({ control, name, kind = 'text', unit, ...rest }: Props<Values>) {
   const { field, fieldState } = useController({ control, name });
   const said = fieldState.error?.message;
   const value: unknown = field.value;
@@ -36,7 +39,14 @@ export function FormField<Values extends FieldValues>({ control, name, kind = 't
         field.onChange(number ?? text);
         setTyped(text, number === null ? text : String(number));
       }}
-      {...(kind === 'number' ? { slotProps: { htmlInput: { inputMode: 'decimal' } } } : {})}
+      {...(kind === 'number'
+        ? {
+            slotProps: {
+              htmlInput: { inputMode: 'decimal' },
+              ...(unit === undefined ? {} : { input: { endAdornment: <InputAdornment position="end">{unit}</InputAdornment> } }),
+            },
+          }
+        : {})}
       error={said !== undefined}
       helperText={said ?? rest.helperText}
     />

@@ -13,6 +13,8 @@ export function logWords({ kind, detail }: Pick<ChildLogEntry, 'kind' | 'detail'
       return 'Health notes were changed';
     case 'record-handed-out':
       return 'The whole record was handed out';
+    case 'grade-given':
+      return `${detail['grade'] ?? 'A grade'} was given without all marks: ${detail['reason'] ?? ''}`;
     case 'grade-taken-back':
       return `${detail['grade'] ?? 'A grade'} was taken back: ${detail['reason'] ?? ''}`;
   }

@@ -8,9 +8,13 @@ import { FigureRow } from '../../shared/figure-row';
 import { Refused } from '../../shared/page';
 import { palette } from '../../shared/palette';
 import { dayText, markWords, plural } from '../../shared/words';
-import { useChangeChild } from '../../queries/children.queries';
+import { changeChild } from '../../queries/children.queries';
+import { TextButton } from '../../shared/text-button';
+import { offerUndo } from '../../shared/undo-bar';
+import { AskForHome } from '../wall/ask-for-home';
 import { householdRows } from './household-text';
 import { ChildLog } from './child-log';
+import { Contacts } from './contacts';
 import { EraseDialog } from './erase-dialog';
 import { HealthNotes } from './health-notes';
 import { detailOf } from './requirement-line';
@@ -26,7 +30,8 @@ export function AboutChild({ page, library, role }: { readonly page: ChildPageRe
       <Typography variant="h2" sx={{ mb: 0.5 }}>
         At home
       </Typography>
-      <Box component="dl" sx={{ m: 0, mb: 2.5 }}>
+      {!child.isHomeKnown && <HomeNotTold child={child} />}
+      <Box component="dl" sx={{ m: 0, mb: 2.5, opacity: child.isHomeKnown ? 1 : 0.85 }}>
         {householdRows(child.household).map(([label, value]) => (
           <FigureRow key={label} label={label} value={value} />
         ))}
@@ -78,21 +83,46 @@ export function AboutChild({ page, library, role }: { readonly page: ChildPageRe
           />
         ))}
       </Box>
+      <Contacts page={page} mayChange={role !== 'assistant'} />
       <ChildLog log={page.log} />
       <DataOfTheChild page={page} role={role} />
     </>
   );
 }
 
+/** Nobody told what there is: it says so, says what is reckoned with, and asks. */
+function HomeNotTold({ child }: { readonly child: ChildPageResponse['child'] }) {
+  const [isAsking, setAsking] = useState(false);
+  return (
+    <Box sx={{ backgroundColor: palette.cautionPaper, color: palette.caution, p: 1, borderRadius: '6px', mb: 0.5, fontSize: 14.5 }}>
+      <strong>Nobody has told.</strong> Plans are reckoned carefully with this:{' '}
+      <TextButton
+        label="Ask the family"
+        onClick={() => {
+          setAsking(true);
+        }}
+      />
+      {isAsking && (
+        <AskForHome
+          people={[child]}
+          onClose={() => {
+            setAsking(false);
+          }}
+        />
+      )}
+    </Box>
+  );
+}
+
 /** The family's data: handed out whole, archived, or erased for good. */
 function DataOfTheChild({ page, role }: { readonly page: ChildPageResponse; readonly role: Role }) {
   const { child } = page;
-  const change = useChangeChild(child.id);
+  const [error, setError] = useState<Error | null>(null);
   const [isErasing, setErasing] = useState(false);
   const mayHandOut = role === 'owner' || (role === 'instructor' && page.health !== null);
   return (
     <Box sx={{ display: 'grid', gap: 1, justifyItems: 'start' }}>
-      <Refused error={change.error} />
+      <Refused error={error} />
       {mayHandOut && (
         <Button variant="outlined" size="small" component="a" href={`/api/children/${child.id}/record`} download="child-record.json">
           Download this child’s record
@@ -102,9 +132,13 @@ function DataOfTheChild({ page, role }: { readonly page: ChildPageResponse; read
         <Button
           variant="outlined"
           size="small"
-          disabled={change.isPending}
           onClick={() => {
-            change.mutate({ archived: !child.archived });
+            const isArchived = child.archived;
+            void changeChild(child.id, { archived: !isArchived }).then(() => {
+              offerUndo(`${child.givenName} is ${isArchived ? 'put back' : 'archived'}`, () =>
+                changeChild(child.id, { archived: isArchived }),
+              );
+            }, setError);
           }}
         >
           {child.archived ? 'Put back from the archive' : 'Archive'}

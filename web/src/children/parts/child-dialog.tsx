@@ -1,9 +1,16 @@
 import Box from '@mui/material/Box';
+import Autocomplete from '@mui/material/Autocomplete';
 import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { AddChildRequest, AdultPlace, ChildResponse, GroupResponse } from '@leiter/contract';
 import { surfaces, type Surface } from '@leiter/core';
+import { useMemo } from 'react';
 import { useController, type Control } from 'react-hook-form';
+import { useMovements } from '../../queries/library.queries';
+import { useSession } from '../../queries/session.queries';
+import { useSyllabuses } from '../../queries/syllabus.queries';
+import { ChoiceBar } from '../../shared/choice-bar';
 import { FormDialog } from '../../shared/form-dialog';
 import { FormField } from '../../shared/form-field';
 import { onlyChanged } from '../../shared/only-changed';
@@ -19,11 +26,14 @@ interface Values {
   readonly birthDate: string;
   readonly leadSide: 'left' | 'right';
   readonly groupIds: string[];
+  readonly startingGradeId: string;
+  /** Whether somebody told what it has at home. */
+  readonly isHomeKnown: boolean;
   readonly household: {
     readonly surface: Surface;
     readonly clearLengthM: number;
     readonly clearWidthM: number;
-    readonly things: string;
+    readonly things: string[];
     readonly adult: AdultPlace;
     readonly partner: 'yes' | 'no';
     readonly quietHours: { readonly from: string; readonly to: string };
@@ -36,11 +46,13 @@ const blank: Values = {
   birthDate: '',
   leadSide: 'right',
   groupIds: [],
+  startingGradeId: '',
+  isHomeKnown: false,
   household: {
     surface: 'carpet',
     clearLengthM: 2.5,
     clearWidthM: 2,
-    things: '',
+    things: [],
     adult: 'in-the-next-room',
     partner: 'no',
     quietHours: { from: '', to: '' },
@@ -52,36 +64,27 @@ function valuesOf(child: ChildResponse): Values {
   return {
     ...child,
     groupIds: [...child.groupIds],
+    startingGradeId: '',
     household: {
       surface: household.surface,
       clearLengthM: household.clearLengthM,
       clearWidthM: household.clearWidthM,
       adult: household.adult,
-      things: household.things.join(', '),
+      things: [...household.things],
       partner: household.partner ? 'yes' : 'no',
       quietHours: household.quietHours ?? { from: '', to: '' },
     },
   };
 }
 
-function requestOf({ givenName, familyInitial, birthDate, leadSide, groupIds, household }: Values): AddChildRequest {
-  const { things, partner, quietHours, ...rest } = household;
-  return {
-    givenName,
-    familyInitial,
-    birthDate,
-    leadSide,
-    groupIds,
-    household: {
-      ...rest,
-      things: things
-        .split(',')
-        .map((thing) => thing.trim())
-        .filter((thing) => thing !== ''),
-      partner: partner === 'yes',
-      quietHours: quietHours.from === '' && quietHours.to === '' ? null : { ...quietHours },
-    },
+function requestOf({ isHomeKnown, household, startingGradeId, ...values }: Values): AddChildRequest {
+  const { partner, quietHours, ...rest } = household;
+  const home = {
+    ...rest,
+    partner: partner === 'yes',
+    quietHours: quietHours.from === '' && quietHours.to === '' ? null : { ...quietHours },
   };
+  return { ...values, ...(isHomeKnown ? { household: home } : {}), ...(startingGradeId === '' ? {} : { startingGradeId }) };
 }
 
 /** Adds a child or changes one: who it is, its groups, and what it has at home. */
@@ -94,17 +97,22 @@ export function ChildDialog({
   readonly groups: readonly GroupResponse[];
   readonly onClose: () => void;
 }) {
-  const { form, submit } = useServerForm<Values>(child ? valuesOf(child) : blank, async (values) => {
-    const request = requestOf(values);
-    if (!child) await addChild(request);
-    else {
-      const changed = onlyChanged(requestOf(valuesOf(child)), request);
-      if (Object.keys(changed).length > 0)
-        await changeChild(child.id, { ...changed, ...(changed.household ? { householdVersion: child.householdVersion } : {}) });
-    }
-    onClose();
-  });
-  const { control, formState } = form;
+  const ownId = useSession().data?.person.id ?? '';
+  const { form, submit } = useServerForm<Values>(
+    child ? valuesOf(child) : { ...blank, groupIds: likelyGroup(groups, ownId) },
+    async (values) => {
+      const request = requestOf(values);
+      if (!child) await addChild(request);
+      else {
+        const changed = onlyChanged(requestOf(valuesOf(child)), request);
+        if (Object.keys(changed).length > 0)
+          await changeChild(child.id, { ...changed, ...(changed.household ? { householdVersion: child.householdVersion } : {}) });
+      }
+      onClose();
+    },
+  );
+  const { control, formState, watch } = form;
+  const isHomeKnown = watch('isHomeKnown');
   return (
     <FormDialog
       title={child ? `Change ${child.givenName} ${child.familyInitial}` : 'Add a child'}
@@ -130,9 +138,76 @@ export function ChildDialog({
         <MenuItem value="left">left</MenuItem>
       </FormField>
       <GroupChoice control={control} groups={groups} />
-      <Typography variant="h3" sx={{ gridColumn: '1 / -1', mt: 1 }}>
+      {!child && <StartingGrade control={control} groups={groups.filter(({ id }) => watch('groupIds').includes(id))} />}
+      <HomeKnown control={control} isFixed={child?.isHomeKnown ?? false} />
+      {isHomeKnown && <Home control={control} />}
+    </FormDialog>
+  );
+}
+
+/** Whoever adds a child adds it most often to the one group there is, or to the one it teaches. */
+function likelyGroup(groups: readonly GroupResponse[], ownId: string): string[] {
+  const open = groups.filter(({ archived }) => !archived);
+  const own = open.filter(({ instructorId }) => instructorId === ownId);
+  const [only, another] = own.length > 0 ? own : open;
+  return only && !another ? [only.id] : [];
+}
+
+/** What the child has earned before: it goes on from there. */
+function StartingGrade({ control, groups }: { readonly control: Control<Values>; readonly groups: readonly GroupResponse[] }) {
+  const ladders = useSyllabuses().data ?? [];
+  const asked = ladders.filter(({ programme }) => groups.some((group) => group.programme === programme));
+  if (asked.length === 0) return null;
+  return (
+    <FormField control={control} name="startingGradeId" label="Grade it has already" select slotProps={{ select: { displayEmpty: true } }}>
+      <MenuItem value="">none yet</MenuItem>
+      {asked.flatMap(({ grades }) =>
+        grades
+          .filter(({ isPutAway }) => !isPutAway)
+          .map(({ id, name }) => (
+            <MenuItem key={id} value={id}>
+              {name}
+            </MenuItem>
+          )),
+      )}
+    </FormField>
+  );
+}
+
+function HomeKnown({ control, isFixed }: { readonly control: Control<Values>; readonly isFixed: boolean }) {
+  const { field } = useController({ control, name: 'isHomeKnown' });
+  return (
+    <Box sx={{ gridColumn: '1 / -1', mt: 1, borderTop: `1px solid ${palette.line}`, pt: 1.5 }}>
+      <Typography variant="h3" sx={{ mb: 0.75 }}>
         At home
       </Typography>
+      {!isFixed && (
+        <>
+          <ChoiceBar
+            label="What is known of its home"
+            choices={[
+              { value: 'no', words: 'not told yet' },
+              { value: 'yes', words: 'told' },
+            ]}
+            value={field.value ? 'yes' : 'no'}
+            onChange={(value) => {
+              field.onChange(value === 'yes');
+            }}
+          />
+          {!field.value && (
+            <Typography variant="body2" sx={{ color: palette.soft, mt: 0.75 }}>
+              Until somebody tells, plans are reckoned carefully: tiles, 2.0 × 1.5 m, no adult at hand.
+            </Typography>
+          )}
+        </>
+      )}
+    </Box>
+  );
+}
+
+function Home({ control }: { readonly control: Control<Values> }) {
+  return (
+    <>
       <FormField control={control} name="household.surface" label="Floor" select>
         {surfaces.map((surface) => (
           <MenuItem key={surface} value={surface}>
@@ -147,9 +222,9 @@ export function ChildDialog({
           </MenuItem>
         ))}
       </FormField>
-      <FormField control={control} name="household.clearLengthM" kind="number" label="Clear length, metres" />
-      <FormField control={control} name="household.clearWidthM" kind="number" label="Clear width, metres" />
-      <FormField control={control} name="household.things" label="Things at hand" helperText="with commas: chair, cushion, mat" />
+      <FormField control={control} name="household.clearLengthM" kind="number" label="Clear length" unit="m" />
+      <FormField control={control} name="household.clearWidthM" kind="number" label="Clear width" unit="m" />
+      <Things control={control} />
       <FormField control={control} name="household.partner" label="Partner at home" select>
         <MenuItem value="yes">yes</MenuItem>
         <MenuItem value="no">no</MenuItem>
@@ -162,7 +237,46 @@ export function ChildDialog({
         helperText="empty: never"
       />
       <FormField control={control} name="household.quietHours.to" label="Quiet until" placeholder="07:00" />
-    </FormDialog>
+    </>
+  );
+}
+
+/** Things at hand: those that movements ask for are offered, so that they are spelt alike; others are written. */
+function Things({ control }: { readonly control: Control<Values> }) {
+  const { field, fieldState } = useController({ control, name: 'household.things' });
+  const movements = useMovements().data;
+  const known = useMemo(
+    () =>
+      [
+        ...new Set(
+          (movements ?? []).flatMap(({ needs, equipmentStandIns }) => [...needs.equipment, ...Object.values(equipmentStandIns).flat()]),
+        ),
+      ].toSorted(),
+    [movements],
+  );
+  const value: readonly string[] = field.value;
+  return (
+    <Autocomplete
+      multiple
+      freeSolo
+      autoSelect
+      size="small"
+      sx={{ gridColumn: '1 / -1' }}
+      options={known}
+      value={[...value]}
+      onChange={(_event, things) => {
+        field.onChange(things.map((thing) => thing.trim().toLowerCase()).filter((thing) => thing !== ''));
+      }}
+      renderInput={(params) => (
+        <TextField
+          {...params}
+          label="Things at hand"
+          placeholder={value.length === 0 ? 'chair, cushion, mat' : ''}
+          error={fieldState.error !== undefined}
+          helperText={fieldState.error?.message}
+        />
+      )}
+    />
   );
 }
 

@@ -4,7 +4,8 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { Refused } from '../../shared/page';
 import { TextButton } from '../../shared/text-button';
-import { useTakeBackGrade } from '../../queries/children.queries';
+import { useMutation } from '@tanstack/react-query';
+import { takeBackGrade } from '../../queries/children.queries';
 
 /** Takes the last grade back, where it was given by mistake: with a reason, which stays with the child. */
 export function TakeBackGrade({
@@ -14,7 +15,7 @@ export function TakeBackGrade({
   readonly childId: string;
   readonly grade: { readonly id: string; readonly name: string };
 }) {
-  const takeBack = useTakeBackGrade(childId);
+  const takeBack = useMutation({ mutationFn: (why: string) => takeBackGrade(childId, { gradeId: grade.id, reason: why }) });
   const [reason, setReason] = useState<string | null>(null);
   if (reason === null)
     return (
@@ -33,7 +34,7 @@ export function TakeBackGrade({
       aria-label={`Take ${grade.name} back`}
       onSubmit={(event) => {
         event.preventDefault();
-        if (reason.trim() !== '') takeBack.mutate({ gradeId: grade.id, reason: reason.trim() });
+        if (reason.trim() !== '') takeBack.mutate(reason.trim());
       }}
       sx={{ display: 'grid', gap: 1, mt: 1 }}
     >
