@@ -1,4 +1,4 @@
-import { expect, openToday, signIn, test } from './leiter.js';
+import { ask, expect, openToday, signIn, test } from './leiter.js';
 
 test('Somebody unknown and a wrong password are told the same, and what was typed stays', async ({ page, leiter }) => {
   await page.goto(`${leiter.url}/sign-in`);
@@ -28,6 +28,8 @@ test('A child is added; what is wrong is said at its field, and what was typed s
   await dialog.getByLabel('Given name').fill('Una');
   await dialog.getByLabel('Family initial').fill('P.');
   await dialog.getByLabel('Birth date').fill('2150-02-03');
+  // what it has at home is asked only where somebody told
+  await dialog.getByRole('button', { name: 'told', exact: true }).click();
   await dialog.getByLabel('Clear length').fill('0.1');
   await dialog.getByRole('button', { name: /^(Add|Save)/ }).click();
   await expect(dialog.getByText('At least half a metre.')).toBeVisible();
@@ -61,6 +63,38 @@ test('A grade that is earned is given, and the ladder shows the next one', async
   await expect(give).toBeVisible();
   const grade = ((await give.textContent()) ?? '').replace(/^Give /, '');
   await give.click();
-  await expect(give).toBeHidden();
-  await expect(page.getByText(new RegExp(grade)).first()).toBeVisible();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Given on').fill('2150-01-01');
+  await dialog.getByRole('button', { name: 'Give the grade' }).click();
+  await expect(dialog.getByText(/today at the latest/)).toBeVisible();
+  const { today } = await ask<{ today: string }>(page, 'session');
+  await dialog.getByLabel('Given on').fill(today);
+  await dialog.getByRole('button', { name: 'Give the grade' }).click();
+  await expect(dialog).toBeHidden();
+  await expect(page.getByText(new RegExp(`Take ${grade} back`))).toBeVisible();
+  // a slip is taken back by a key
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: `Give ${grade}` })).toBeVisible();
+});
+
+test('Leaving a form with something typed asks first; what is done on the wall to several is taken back', async ({ page, leiter }) => {
+  await signIn(page, leiter, 'owner');
+  await page.goto(`${leiter.url}/children`);
+  await page.getByRole('button', { name: 'Add a child' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Given name').fill('Una');
+  await page.keyboard.press('Escape');
+  await expect(dialog.getByText('What you typed is not saved yet.')).toBeVisible();
+  await expect(dialog.getByLabel('Given name')).toHaveValue('Una');
+  await dialog.getByRole('button', { name: 'Leave without saving' }).click();
+  await expect(dialog).toBeHidden();
+
+  await page.getByRole('button', { name: 'Several at once' }).click();
+  const puffins = page.getByRole('region', { name: 'Puffins' });
+  const before = await puffins.getByRole('button', { name: /of \d+ to/ }).count();
+  await puffins.getByRole('button', { name: 'All of Puffins' }).click();
+  await page.getByRole('button', { name: 'Archive' }).click();
+  await expect(puffins).toBeHidden();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(puffins.getByRole('link', { name: /of \d+ to/ })).toHaveCount(before);
 });

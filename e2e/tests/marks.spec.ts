@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { ask, expect, signIn, test, type Leiter } from './leiter.js';
+import { ask, expect, openClass, signIn, test, type Leiter } from './leiter.js';
 
 interface ClassPage {
   readonly children: readonly { readonly id: string; readonly name: string }[];
@@ -77,4 +77,98 @@ test('Marks given while the database is away are kept, over a reload too, and ar
   await page.reload();
   await expect(cell(page, 3, 0)).toHaveAttribute('aria-label', /with help$/);
   expect((await ask<ClassPage>(page, `classes/${id}`)).observations).toHaveLength(before + 3);
+});
+
+test('Keys are for the cell that looks chosen from the first press on, a number is written by key, and every step is undone', async ({
+  page,
+  leiter,
+}) => {
+  await signIn(page, leiter, 'gymnastics');
+  await openMarks(page, leiter);
+  // nothing has the focus yet
+  const before = await cell(page, 0, 0).getAttribute('aria-label');
+  await page.keyboard.press('1');
+  await expect(cell(page, 0, 0)).toHaveAttribute('aria-label', /not yet$/);
+  await page.keyboard.press('h');
+  await expect(page.getByLabel('Help (H: the next)')).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect(cell(page, 0, 0)).toHaveAttribute('aria-label', before ?? '');
+  // a number that is asked has its key, and Enter goes back to the cell
+  await page.keyboard.press('m');
+  const measured = page.locator('section[aria-label="Chosen mark"] input[inputmode]');
+  for (let step = 0; step < 30 && (await measured.count()) === 0; step += 1)
+    await page.keyboard.press(step % 6 === 5 ? 'ArrowDown' : 'ArrowRight');
+  await page.keyboard.press('3');
+  await page.keyboard.press('n');
+  await expect(measured).toBeFocused();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('2');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('[role=gridcell][aria-selected=true]')).toBeFocused();
+  await expect(page.locator('[role=gridcell][aria-selected=true]')).toContainText(/2 (s|times|of)/);
+});
+
+test('On a phone a class is marked with one thumb, child by child and skill by skill, and the roll is said', async ({
+  browser,
+  leiter,
+}) => {
+  const context = await browser.newContext({
+    viewport: { width: 360, height: 740 },
+    hasTouch: true,
+    isMobile: true,
+    timezoneId: 'Europe/London',
+    locale: 'en-GB',
+  });
+  const page = await context.newPage();
+  await signIn(page, leiter, 'gymnastics');
+  const { id } = await openClass(page, 'Puffins');
+  await page.goto(`${leiter.url}/classes/${id}/plan`);
+  await page
+    .getByRole('button', { name: /^Start from/ })
+    .first()
+    .tap();
+  await expect.poll(async () => (await ask<{ stored: object | null }>(page, `classes/${id}`)).stored).not.toBeNull();
+  await page.goto(`${leiter.url}/classes/${id}/marks`);
+  const { children } = await ask<ClassPage>(page, `classes/${id}`);
+  const [first, second] = children;
+  const marks = page.getByRole('list', { name: `Marks of ${first?.name ?? ''}` });
+  await marks.getByRole('button', { name: 'alone' }).first().tap();
+  await page
+    .getByRole('group', { name: `Was ${first?.name ?? ''} there?` })
+    .getByRole('button', { name: 'late' })
+    .tap();
+  await page.getByRole('button', { name: 'The next child' }).tap();
+  await expect(page.getByRole('list', { name: `Marks of ${second?.name ?? ''}` })).toBeVisible();
+  await page.getByRole('button', { name: 'skill by skill' }).tap();
+  await page
+    .getByRole('group', { name: `Mark of ${second?.name ?? ''}` })
+    .getByRole('button', { name: 'with help' })
+    .tap();
+  await expect
+    .poll(async () => (await ask<ClassPage>(page, `classes/${id}`)).observations.map(({ childId, mark }) => `${childId} ${mark}`))
+    .toEqual([`${first?.id ?? ''} alone`, `${second?.id ?? ''} with-help`]);
+  await page.getByRole('button', { name: 'All others there' }).tap();
+  await expect
+    .poll(async () =>
+      (await ask<{ children: { attendance: string | null }[] }>(page, `classes/${id}`)).children.map(({ attendance }) => attendance),
+    )
+    .toEqual(['late', ...children.slice(1).map(() => 'present')]);
+  // what was said by one press is taken back by one
+  await page.getByRole('button', { name: 'Undo', exact: true }).tap();
+  await expect
+    .poll(async () =>
+      (await ask<{ children: { attendance: string | null }[] }>(page, `classes/${id}`)).children.filter(
+        ({ attendance }) => attendance === null,
+      ),
+    )
+    .toHaveLength(children.length - 1);
+  // everything that is pressed is as high as a thumb needs, and nothing scrolls sideways
+  const small = await page
+    .getByRole('main')
+    .getByRole('button')
+    .evaluateAll((all) => all.filter((one) => one.getBoundingClientRect().height < 43).map((one) => one.textContent));
+  expect(small).toEqual([]);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBe(0);
+  await context.close();
 });

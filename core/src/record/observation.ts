@@ -4,8 +4,11 @@ import type { ChildId, ClassId, Day, MovementSlug, ObservationId } from '../valu
 export const observedSides = ['none', 'left', 'right', 'both'] as const;
 export type ObservedSide = (typeof observedSides)[number];
 
-export const helps = ['hands-on', 'raised-or-lower-surface', 'target-only'] as const;
-/** How a child was helped; from much to little. */
+export const helps = ['told', 'shown', 'hands-on', 'raised-or-lower-surface', 'target-only'] as const;
+/**
+ * How a child was helped, what fits a call first: it was told while it did it, shown once more, held by its adult, did it with a lower
+ * or raised surface, or to a target.
+ */
 export type Help = (typeof helps)[number];
 
 export const observationSources = ['class', 'clip', 'grading', 'entered-later'] as const;

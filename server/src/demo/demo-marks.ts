@@ -86,7 +86,7 @@ function demoMark(
     stage: requirement.stage,
     side,
     mark,
-    help: mark === 'with-help' ? (chance.pick(['hands-on', 'raised-or-lower-surface', 'target-only']) ?? null) : null,
+    help: mark === 'with-help' ? (chance.pick(['told', 'told', 'shown', 'hands-on', 'raised-or-lower-surface']) ?? null) : null,
     measure: measured(requirement.criterion, able),
     faults: fault ? [fault.slug] : [],
     note: '',

@@ -1,20 +1,31 @@
 import Box from '@mui/material/Box';
-import type { BoardCell, GroupBoardResponse } from '@leiter/contract';
-import { isMet, type StandingName } from '@leiter/core';
+import type { BoardCell, BoardRow, GroupBoardResponse, RequirementResponse } from '@leiter/contract';
+import { marks, type Library } from '@leiter/core';
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { useLibrary } from '../queries/library.queries';
-import { Loaded, Message, Page, Panel } from '../shared/page';
-import { palette } from '../shared/palette';
-import { markWords, plural, weekdayWords } from '../shared/words';
-import { criterionText } from '../shared/criterion-text';
+import { useLibrary, useMovements } from '../queries/library.queries';
 import { useGroupBoard } from '../queries/record.queries';
 import { useProgrammeName } from '../queries/syllabus.queries';
+import { criterionText } from '../shared/criterion-text';
+import { Loaded, Message, Page, Panel } from '../shared/page';
+import { palette } from '../shared/palette';
+import { Rungs, isMetName } from '../shared/rungs';
+import { markWords, plural, weekdayWords } from '../shared/words';
+import { BoardMark } from './parts/board-mark';
 
-/** A group at a glance: children × the requirements of the grade each works towards. */
+interface Chosen {
+  readonly row: BoardRow;
+  readonly requirement: RequirementResponse;
+}
+
+/** A group at a glance: children × the requirements of the grade each works towards; a cell opens what was seen, and takes a mark. */
 export function BoardPage() {
   const { id = '' } = useParams();
   const board = useGroupBoard(id);
+  const movements = useMovements();
+  const library = useLibrary();
   const programmeName = useProgrammeName();
+  const [chosen, setChosen] = useState<Chosen | null>(null);
   return (
     <Loaded query={board} what="group">
       {(data) => (
@@ -30,27 +41,73 @@ export function BoardPage() {
                 action={{ label: 'To the children', href: '/children' }}
               />
             ) : (
-              <Grades board={data} />
+              <>
+                <Legend />
+                {data.columns.map((column) => (
+                  <Grade key={column.gradeId} column={column} rows={data.rows} library={library} onChoose={setChosen} />
+                ))}
+                <AtTheTop rows={data.rows} />
+              </>
             )}
           </Panel>
+          {chosen && movements.data && (
+            <BoardMark
+              key={`${chosen.row.childId} ${chosen.requirement.id}`}
+              row={chosen.row}
+              requirement={chosen.requirement}
+              library={library}
+              onClose={() => {
+                setChosen(null);
+              }}
+            />
+          )}
         </Page>
       )}
     </Loaded>
   );
 }
 
-/** One table per grade that children work towards: short rows, no empty columns. */
-function Grades({ board }: { readonly board: GroupBoardResponse }) {
-  const library = useLibrary();
-  return board.columns.map(({ gradeId, gradeName, requirements }) => (
-    <Box key={gradeId} component="section" aria-label={`Towards ${gradeName}`} sx={{ mb: 3.5 }}>
-      <Box
-        component="table"
-        sx={{ borderCollapse: 'collapse', fontSize: 14, tableLayout: 'fixed', '& th': { fontWeight: 400, textAlign: 'left' } }}
-      >
+/** What the rungs mean, once. */
+function Legend() {
+  return (
+    <Box
+      aria-hidden="true"
+      sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2.5, rowGap: 0.5, mb: 2, fontSize: 14, color: palette.soft }}
+    >
+      {marks.map((mark, climbed) => (
+        <Box key={mark} component="span" sx={{ display: 'inline-flex', gap: 0.75, alignItems: 'center' }}>
+          <Rungs climbed={climbed} /> {markWords[mark]}
+        </Box>
+      ))}
+      <Box component="span" sx={{ display: 'inline-flex', gap: 0.75, alignItems: 'center' }}>
+        <Rungs climbed={3} isMet /> met
+      </Box>
+      <Box component="span" sx={{ display: 'inline-flex', gap: 0.75, alignItems: 'center' }}>
+        <Rungs climbed={3} isMet isFading /> met long ago
+      </Box>
+    </Box>
+  );
+}
+
+/** One table per grade that children work towards: short rows, no empty columns; names stay while it scrolls. */
+function Grade({
+  column: { gradeId, gradeName, requirements },
+  rows,
+  library,
+  onChoose,
+}: {
+  readonly column: GroupBoardResponse['columns'][number];
+  readonly rows: readonly BoardRow[];
+  readonly library: Library;
+  readonly onChoose: (chosen: Chosen) => void;
+}) {
+  const stays = { position: 'sticky', left: 0, zIndex: 1, backgroundColor: palette.paper } as const;
+  return (
+    <Box component="section" aria-label={`Towards ${gradeName}`} sx={{ mb: 3.5, overflowX: 'auto' }}>
+      <Box component="table" sx={{ borderCollapse: 'collapse', fontSize: 14, '& th': { fontWeight: 400, textAlign: 'left' } }}>
         <thead>
           <tr>
-            <Box component="th" scope="col" sx={{ width: 170, verticalAlign: 'bottom', pb: 0.75, fontFamily: 'inherit' }}>
+            <Box component="th" scope="col" sx={{ ...stays, minWidth: 132, maxWidth: 170, verticalAlign: 'bottom', pb: 0.75, pr: 1 }}>
               <strong style={{ fontSize: 16 }}>Towards {gradeName}</strong>
             </Box>
             {requirements.map((requirement) => (
@@ -59,7 +116,7 @@ function Grades({ board }: { readonly board: GroupBoardResponse }) {
                 scope="col"
                 key={requirement.id}
                 title={criterionText(requirement.criterion)}
-                sx={{ width: 118, verticalAlign: 'bottom', px: 1, pb: 0.75, lineHeight: 1.25 }}
+                sx={{ minWidth: 104, maxWidth: 128, verticalAlign: 'bottom', px: 1, pb: 0.75, lineHeight: 1.25 }}
               >
                 {library.get(requirement.movement)?.name ?? requirement.movement}
                 {requirement.stage !== null && <Box sx={{ color: palette.soft, fontSize: 12.5 }}>stage {requirement.stage}</Box>}
@@ -68,49 +125,98 @@ function Grades({ board }: { readonly board: GroupBoardResponse }) {
           </tr>
         </thead>
         <tbody>
-          {board.rows
+          {rows
             .filter((row) => row.nextGradeId === gradeId)
             .map((row) => (
               <Box component="tr" key={row.childId} sx={{ borderTop: `1px solid ${palette.line}` }}>
-                <Box component="th" scope="row" sx={{ py: 0.75 }}>
+                <Box component="th" scope="row" sx={{ ...stays, py: 0.75, pr: 1, overflowWrap: 'anywhere', maxWidth: 170 }}>
                   <Link to={`/children/${row.childId}`}>{row.name}</Link>
                   <Box sx={{ fontSize: 12.5, color: row.isEarned ? palette.primary : palette.soft, fontWeight: row.isEarned ? 700 : 400 }}>
                     {row.isEarned ? 'earned' : `${String(row.metCount)} of ${String(row.cells.length)} met`}
                   </Box>
                 </Box>
-                {row.cells.map((cell) => (
-                  <StandingCell key={cell.requirementId} cell={cell} />
-                ))}
+                {requirements.map((requirement) => {
+                  const cell = row.cells.find(({ requirementId }) => requirementId === requirement.id);
+                  return (
+                    <Box component="td" key={requirement.id} sx={{ p: 0, height: 48, borderLeft: `1px solid ${palette.line}` }}>
+                      {cell && (
+                        <StandingCell
+                          cell={cell}
+                          label={`${row.name}, ${library.get(requirement.movement)?.name ?? requirement.movement}`}
+                          onChoose={() => {
+                            onChoose({ row, requirement });
+                          }}
+                        />
+                      )}
+                    </Box>
+                  );
+                })}
               </Box>
             ))}
         </tbody>
       </Box>
     </Box>
-  ));
+  );
 }
 
-function isMetName(standing: StandingName): boolean {
-  return isMet({ name: standing });
-}
-
-function StandingCell({ cell }: { readonly cell: BoardCell }) {
-  const { standing } = cell;
+function AtTheTop({ rows }: { readonly rows: readonly BoardRow[] }) {
+  const top = rows.filter(({ nextGradeId }) => nextGradeId === null);
+  if (top.length === 0) return null;
   return (
-    <Box
-      component="td"
-      sx={{ px: 1, borderLeft: `1px solid ${palette.line}`, backgroundColor: isMetName(standing) ? '#DCE9E9' : '#FFFFFF' }}
-    >
-      <Box sx={{ fontWeight: isMetName(standing) ? 700 : 400, color: standing === 'unseen' ? palette.soft : palette.ink }}>
-        {words(cell)}
-      </Box>
-      {cell.sidesOpen.length > 0 && standing !== 'unseen' && (
-        <Box sx={{ fontSize: 12.5, color: palette.soft }}>{cell.sidesOpen.join(' and ')} open</Box>
-      )}
+    <Box component="section" aria-label="At the top of the ladder">
+      <strong style={{ fontSize: 16 }}>At the top of the ladder</strong>
+      {top.map(({ childId, name }) => (
+        <Box key={childId}>
+          <Link to={`/children/${childId}`}>{name}</Link>
+        </Box>
+      ))}
     </Box>
   );
 }
 
-function words({ standing, bestMark, unseenForDays }: BoardCell): string {
+function StandingCell({ cell, label, onChoose }: { readonly cell: BoardCell; readonly label: string; readonly onChoose: () => void }) {
+  const { standing, bestMark, sidesOpen } = cell;
+  const words = standingWordsOf(cell);
+  return (
+    <Box
+      component="button"
+      type="button"
+      aria-label={`${label}: ${words}${sidesOpen.length > 0 && standing !== 'unseen' ? `, ${sidesOpen.join(' and ')} open` : ''}`}
+      onClick={onChoose}
+      sx={{
+        font: 'inherit',
+        textAlign: 'left',
+        width: '100%',
+        height: '100%',
+        minHeight: 48,
+        border: 0,
+        px: 1,
+        cursor: 'pointer',
+        display: 'flex',
+        alignItems: 'center',
+        gap: 0.75,
+        backgroundColor: standing === 'unseen' ? 'transparent' : '#FFFFFF',
+        color: standing === 'unseen' ? palette.soft : palette.ink,
+        '&:hover': { backgroundColor: '#EAF2F2' },
+        '&:focus-visible': { outlineOffset: '-3px' },
+      }}
+    >
+      {standing !== 'unseen' && (
+        <Rungs climbed={bestMark === null ? 0 : marks.indexOf(bestMark)} isMet={isMetName(standing)} isFading={standing === 'fading'} />
+      )}
+      <Box component="span" sx={{ lineHeight: 1.2, fontWeight: isMetName(standing) ? 700 : 400 }}>
+        {words}
+        {sidesOpen.length > 0 && standing !== 'unseen' && (
+          <Box component="span" sx={{ display: 'block', fontSize: 12.5, color: palette.soft, fontWeight: 400 }}>
+            {sidesOpen.join(' and ')} open
+          </Box>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+function standingWordsOf({ standing, bestMark, unseenForDays }: BoardCell): string {
   if (standing === 'fading') return `met, ${String(Math.floor((unseenForDays ?? 0) / 7))} weeks ago`;
   if (standing === 'unseen') return 'not seen';
   if (standing === 'with-help' && bestMark !== null) return markWords[bestMark];

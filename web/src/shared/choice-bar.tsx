@@ -11,6 +11,8 @@ interface Props<Value extends string> {
   /** Out of the order of Tab, where other keys do the same. */
   readonly isByMouseOnly?: boolean;
   readonly isGrowing?: boolean;
+  /** In a table, where there is a mouse. */
+  readonly isSmall?: boolean;
 }
 
 /** One of a few, by one press; pressed again it is taken back. */
@@ -21,6 +23,7 @@ export function ChoiceBar<Value extends string>({
   onChange,
   isByMouseOnly = false,
   isGrowing = false,
+  isSmall = false,
 }: Props<Value>) {
   return (
     <Box role="group" aria-label={label} sx={{ display: 'flex', flexShrink: 0, width: isGrowing ? '100%' : 'auto' }}>
@@ -39,10 +42,10 @@ export function ChoiceBar<Value extends string>({
             }}
             sx={{
               font: 'inherit',
-              fontSize: 14,
+              fontSize: isSmall ? 13 : 14,
               flex: isGrowing ? 1 : 'none',
-              minHeight: 32,
-              px: 1.1,
+              minHeight: isSmall ? 28 : 32,
+              px: isSmall ? 0.75 : 1.1,
               cursor: 'pointer',
               color: isChosen ? '#FFFFFF' : palette.ink,
               backgroundColor: isChosen ? palette.primary : '#FFFFFF',

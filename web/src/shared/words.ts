@@ -1,7 +1,15 @@
-import type { Mark, MovementKind, SectionKind, StandingName, Surface, TeachingStyle, Way } from '@leiter/core';
+import type { Help, Mark, MovementKind, SectionKind, StandingName, Surface, TeachingStyle, Way } from '@leiter/core';
 import { DateTime } from 'luxon';
 
 export const markWords: Readonly<Record<Mark, string>> = { 'not-yet': 'not yet', 'with-help': 'with help', alone: 'alone', clean: 'clean' };
+
+export const helpWords: Readonly<Record<Help, string>> = {
+  told: 'told while doing it',
+  shown: 'shown once more',
+  'hands-on': 'an adult’s hands',
+  'raised-or-lower-surface': 'a raised or lower surface',
+  'target-only': 'a target',
+};
 
 export const standingWords: Readonly<Record<StandingName, string>> = {
   unseen: 'not seen',

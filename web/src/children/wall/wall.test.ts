@@ -1,4 +1,4 @@
-import type { BoardRow, ChildResponse, GroupBoardResponse, GroupResponse, SyllabusResponse } from '@leiter/contract';
+import type { BoardRow, ChildResponse, GroupResponse, SyllabusResponse } from '@leiter/contract';
 import { describe, expect, it } from 'vitest';
 import { wallOf, type WallFilter, type WallOrder } from './wall';
 
@@ -7,7 +7,16 @@ const group = { id: 'g', name: 'Kittiwakes', programme: 'gymnastics', archived: 
 const grades = ['overhand', 'reef', 'clove'].map((slug) => ({ id: `new ${slug}`, slug, name: slug, isPutAway: false }));
 const ladder = { programme: 'gymnastics', grades } as unknown as SyllabusResponse;
 const child = (givenName: string, more: Partial<ChildResponse> = {}): ChildResponse =>
-  ({ id: givenName, givenName, familyInitial: 'B.', archived: false, groupIds: ['g'], grades: [], isHomeKnown: true, ...more }) as ChildResponse;
+  ({
+    id: givenName,
+    givenName,
+    familyInitial: 'B.',
+    archived: false,
+    groupIds: ['g'],
+    grades: [],
+    isHomeKnown: true,
+    ...more,
+  }) as ChildResponse;
 const row = (childId: string, more: Partial<BoardRow>): BoardRow =>
   ({ childId, nextGradeName: 'reef', metCount: 0, isEarned: false, lastSeenOn: today, cells: [{}, {}, {}, {}], ...more }) as BoardRow;
 
@@ -21,7 +30,7 @@ const children = [
 const rows = [row('Zoë', { metCount: 4, isEarned: true }), row('Änne', { metCount: 2 }), row('Łucja', { lastSeenOn: '2026-11-05' })];
 const wall = (filter: WallFilter = 'everybody', order: WallOrder = 'name', text = '', showsArchived = false) =>
   wallOf(
-    { children, groups: [group], boards: [{ group, columns: [], rows } as GroupBoardResponse], ladders: [ladder], today },
+    { children, groups: [group], boards: [{ group, columns: [], rows }], ladders: [ladder], today },
     { text, filter, order, showsArchived },
   ).map((place) => [place.group?.name ?? 'none', place.members.map(({ child: { givenName } }) => givenName)]);
 

@@ -1,18 +1,13 @@
-import type { Attendance, ClassPageResponse } from '@leiter/contract';
+import type { ClassPageResponse } from '@leiter/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
+import { AttendanceChoice } from '../../record/parts/attendance-choice';
 import { setRoll, useAttendance } from '../../queries/class.queries';
 import { palette } from '../../shared/palette';
 import { offerUndo } from '../../shared/undo-bar';
 import { plural } from '../../shared/words';
-import { ChoiceBar } from '../../shared/choice-bar';
-
-const words: Readonly<Record<Attendance, string>> = { present: 'there', late: 'late', absent: 'away', watched: 'watched' };
-
-const choices = (Object.keys(words) as Attendance[]) // the keys of the record are its type
-  .map((status) => ({ value: status, words: words[status] }));
 
 /** Who was there; before the class, who told that it does not come. At any time, also the day after. */
 export function Roll({ page }: { readonly page: ClassPageResponse }) {
@@ -55,11 +50,9 @@ export function Roll({ page }: { readonly page: ClassPageResponse }) {
             <Box sx={{ flex: 1, minWidth: 110, overflowWrap: 'anywhere' }}>
               <Link to={`/children/${child.id}`}>{child.name}</Link>
             </Box>
-            <ChoiceBar
-              label={`Was ${child.name} there?`}
-              choices={choices}
-              value={child.attendance}
-              onChange={(status) => {
+            <AttendanceChoice
+              child={child}
+              onChosen={(status) => {
                 attendance.mutate({ childId: child.id, status });
               }}
             />

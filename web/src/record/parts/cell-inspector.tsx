@@ -1,16 +1,16 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { marks, type Criterion, type Measure } from '@leiter/core';
+import { helps, marks, type Criterion, type Measure } from '@leiter/core';
 import { palette } from '../../shared/palette';
 import { TextButton } from '../../shared/text-button';
 import { useTyped } from '../../shared/use-typed';
 import { criterionText } from '../../shared/criterion-text';
+import { helpWords } from '../../shared/words';
 import type { MarkCell, MarkChange } from './mark-grid';
 import { MarkGlyph } from './mark-glyph';
-
-const helpWords = { 'hands-on': 'hands on', 'raised-or-lower-surface': 'raised or lower surface', 'target-only': 'target only' } as const;
 
 /** The cell that is chosen: what to look for, what is asked, and all that can be marked, by mouse. */
 export function CellInspector({
@@ -18,11 +18,14 @@ export function CellInspector({
   childName,
   onChange,
   onTakeBack,
+  onMeasured,
 }: {
   readonly cell: MarkCell;
   readonly childName: string;
   readonly onChange: (change: MarkChange) => void;
   readonly onTakeBack: () => void;
+  /** What was measured is written: keys go on with the cell. */
+  readonly onMeasured?: () => void;
 }) {
   const { column, requirement, mark } = cell;
   const { movement } = column;
@@ -64,10 +67,24 @@ export function CellInspector({
           <TextButton label="Take the mark back" onClick={onTakeBack} />
         </Box>
       )}
-      {mark?.help && (
-        <Typography variant="body2" sx={{ mb: 1 }}>
-          Help: <strong>{helpWords[mark.help]}</strong> <span style={{ color: palette.soft }}>(H changes it)</span>
-        </Typography>
+      {mark?.mark === 'with-help' && (
+        <TextField
+          select
+          fullWidth
+          label="Help (H: the next)"
+          value={mark.help ?? 'told'}
+          sx={{ mb: 1.5 }}
+          onChange={(event) => {
+            const help = helps.find((one) => one === event.target.value);
+            if (help) onChange({ kind: 'help', help });
+          }}
+        >
+          {helps.map((help) => (
+            <MenuItem key={help} value={help}>
+              {helpWords[help]}
+            </MenuItem>
+          ))}
+        </TextField>
       )}
       {requirement && (
         <MeasureField
@@ -77,6 +94,7 @@ export function CellInspector({
           onChange={(measure) => {
             onChange({ kind: 'measure', measure });
           }}
+          {...(onMeasured ? { onLeave: onMeasured } : {})}
         />
       )}
       <Typography variant="h3" sx={{ mt: 2, mb: 0.5 }}>
@@ -88,7 +106,7 @@ export function CellInspector({
           component="label"
           sx={{
             display: 'grid',
-            gridTemplateColumns: '22px 1fr',
+            gridTemplateColumns: '30px 1fr',
             py: 0.6,
             borderTop: `1px solid ${palette.line}`,
             fontSize: 14,
@@ -121,7 +139,9 @@ function MeasureField({
   criterion,
   measure,
   onChange,
+  onLeave,
 }: {
+  readonly onLeave?: () => void;
   readonly criterion: Criterion;
   readonly measure: Measure;
   readonly onChange: (measure: Measure) => void;
@@ -131,9 +151,10 @@ function MeasureField({
   const shown = stored === undefined ? '' : String(stored);
   const [typed, setTyped] = useTyped(shown);
   if (!asked) return null;
+  const value = Number(typed.replace(',', '.'));
+  const isRight = typed.trim() === '' || (Number.isInteger(value) && value >= 0 && value <= asked.most);
   const leave = (): void => {
-    const value = Number(typed);
-    if (typed.trim() === '' || !Number.isInteger(value) || value < 0 || value > asked.most || value === stored) return;
+    if (typed.trim() === '' || !isRight || value === stored) return;
     onChange({ [asked.field]: value, ...(asked.of === undefined ? {} : { of: asked.of }) });
   };
   return (
@@ -143,9 +164,15 @@ function MeasureField({
       onChange={(event) => {
         setTyped(event.target.value);
       }}
+      error={!isRight}
+      helperText={isRight ? undefined : `A whole number, at most ${String(asked.most)}.`}
       onBlur={leave}
       onKeyDown={(event) => {
-        if (event.key === 'Enter') leave();
+        if (event.key === 'Enter' || event.key === 'Escape') {
+          if (event.key === 'Enter') leave();
+          event.preventDefault();
+          onLeave?.();
+        }
       }}
       slotProps={{ htmlInput: { inputMode: 'numeric' } }}
     />

@@ -8,6 +8,7 @@ import type {
 } from '@leiter/contract';
 import {
   currentObservations,
+  type ClassPlan,
   helps,
   isSided,
   marks,
@@ -55,6 +56,34 @@ export function markColumns(focus: readonly string[], library: Library): readonl
   });
 }
 
+/** What is marked in a class: what is in focus, and on demand what was done and somebody's next grade asks. */
+export interface OfferedSkills {
+  readonly focus: readonly string[];
+  readonly more: readonly { readonly slug: string; readonly askedOf: number }[];
+}
+
+/**
+ * @param done movements of the plan that were really taught; null where no time was kept: then all of the plan
+ * @returns `more` with those that most children are asked first; without anything in focus it is what is offered
+ */
+export function offeredSkills(
+  plan: ClassPlan | null,
+  board: GroupBoardResponse,
+  children: ReadonlySet<string>,
+  done: ReadonlySet<string> | null,
+): OfferedSkills {
+  if (!plan) return { focus: [], more: [] };
+  const rows = board.rows.filter(({ childId }) => children.has(childId));
+  const askedOf = (slug: string): number => rows.filter((row) => requirementFor(row, board, slug) !== null).length;
+  const slugs = [...new Set(plan.sections.flatMap(({ items }) => items.map(({ movement }) => movement)))];
+  const more = slugs
+    .filter((slug) => !plan.focus.includes(slug) && (done === null || done.has(slug)))
+    .map((slug) => ({ slug, askedOf: askedOf(slug) }))
+    .filter((one) => one.askedOf > 0)
+    .toSorted((a, b) => b.askedOf - a.askedOf);
+  return { focus: plan.focus, more };
+}
+
 export function requirementFor(row: BoardRow | undefined, board: GroupBoardResponse, movement: string): RequirementResponse | null {
   const grade = board.columns.find(({ gradeId }) => gradeId === row?.nextGradeId);
   return grade?.requirements.find((one) => one.movement === movement) ?? null;
@@ -99,7 +128,8 @@ function plainMeasure(measure: AddObservationRequest['measure']): Measure {
 /** What a key does to the mark of a cell; null where it does nothing. */
 export type MarkChange =
   | { readonly kind: 'mark'; readonly mark: Mark }
-  | { readonly kind: 'help' }
+  /** The next kind of help, or the one that is named. */
+  | { readonly kind: 'help'; readonly help?: Help }
   | { readonly kind: 'fault'; readonly fault?: string }
   | { readonly kind: 'measure'; readonly measure: Measure };
 
@@ -126,14 +156,15 @@ export function changedMark(current: MarkFacts | null, change: MarkChange, movem
       return {
         ...before,
         mark: change.mark,
-        help: change.mark === 'with-help' ? (before.help ?? 'hands-on') : null,
+        help: change.mark === 'with-help' ? (before.help ?? 'told') : null,
         faults: change.mark === 'clean' ? [] : before.faults,
       };
     case 'help':
       return {
         ...before,
         mark: 'with-help',
-        help: before.mark === 'with-help' ? (helps[(before.help ? helps.indexOf(before.help) : -1) + 1] ?? 'hands-on') : 'hands-on',
+        help:
+          change.help ?? (before.mark === 'with-help' ? (helps[(before.help ? helps.indexOf(before.help) : -1) + 1] ?? 'told') : 'told'),
       };
     case 'fault':
       return {
@@ -154,12 +185,24 @@ function nextFaults(current: readonly string[], named: string | undefined, movem
 }
 
 /** What takes the mark of a cell back; null where there is none. */
-export function withdrawalFor(cell: MarkCell, page: ClassPageResponse, today: string): AddObservationRequest | null {
-  return cell.mark && Object.assign(requestFor(cell, cell.mark, page, today), { isWithdrawal: true });
+export function withdrawalFor(cell: MarkCell, occasion: Occasion): AddObservationRequest | null {
+  return cell.mark && Object.assign(requestFor(cell, cell.mark, occasion), { isWithdrawal: true });
 }
 
+/** When something was seen: in a class, or on a day without one. */
+export interface Occasion {
+  readonly classId: string | null;
+  readonly seenOn: string;
+}
+
+/** A class that is still to come has not been seen yet: what is marked in it is of today. */
+export const occasionOf = ({ class: session }: ClassPageResponse, today: string): Occasion => ({
+  classId: session.id,
+  seenOn: session.day <= today ? session.day : today,
+});
+
 /** What is sent for a cell: a correction supersedes what was marked in this class before. */
-export function requestFor(cell: MarkCell, facts: MarkFacts, page: ClassPageResponse, today: string): AddObservationRequest {
+export function requestFor(cell: MarkCell, facts: MarkFacts, { classId, seenOn }: Occasion): AddObservationRequest {
   return {
     childId: cell.childId,
     movement: cell.column.movement.slug,
@@ -170,9 +213,9 @@ export function requestFor(cell: MarkCell, facts: MarkFacts, page: ClassPageResp
     measure: { ...facts.measure },
     faults: [...facts.faults],
     note: '',
-    seenOn: page.class.day <= today ? page.class.day : today,
-    source: 'class',
-    classId: page.class.id,
+    seenOn,
+    source: classId === null ? 'entered-later' : 'class',
+    classId,
     supersedes: cell.mark?.id ?? null,
   };
 }

@@ -1,0 +1,113 @@
+import type { BoardRow, RequirementResponse } from '@leiter/contract';
+import { currentObservations, isSided, type Library, type ObservedSide } from '@leiter/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { useChildPage } from '../../queries/children.queries';
+import { giveMark, useMarkQueue } from '../../queries/mark-queue';
+import { useSession } from '../../queries/session.queries';
+import { ChoiceBar } from '../../shared/choice-bar';
+import { palette } from '../../shared/palette';
+import { offerUndo } from '../../shared/undo-bar';
+import { dayText, markWords } from '../../shared/words';
+import { CellInspector } from './cell-inspector';
+import { changedMark, requestFor, withdrawalFor, type GivenMark, type MarkCell, type MarkChange } from './mark-grid';
+import { MarkGlyph } from './mark-glyph';
+
+interface Props {
+  readonly row: BoardRow;
+  readonly requirement: RequirementResponse;
+  readonly library: Library;
+  readonly onClose: () => void;
+}
+
+const lastMarks = 5;
+
+/** One child and one requirement from the board: what was seen last, and a mark of today, outside of a class. */
+export function BoardMark({ row, requirement, library, onClose }: Props) {
+  const page = useChildPage(row.childId).data;
+  const today = useSession().data?.today ?? '';
+  const waiting = useMarkQueue((queue) => queue.waiting);
+  const movement = library.get(requirement.movement);
+  const [side, setSide] = useState<'left' | 'right'>(row.leadSide);
+  /** What was given since this was opened, by side: it is what a correction corrects. */
+  const [own, setOwn] = useState<Readonly<Partial<Record<ObservedSide, GivenMark>>>>({});
+  if (!movement) return null;
+  const at: ObservedSide = isSided(movement) ? side : 'none';
+  const occasion = { classId: null, seenOn: today };
+  const cell: MarkCell = {
+    childId: row.childId,
+    column: { key: `${movement.slug} ${at}`, movement, side: at },
+    requirement,
+    mark: own[at] ?? null,
+  };
+  const change = (made: MarkChange): void => {
+    const facts = changedMark(cell.mark, made, movement);
+    const id = crypto.randomUUID();
+    void giveMark(id, requestFor(cell, facts, occasion));
+    setOwn({ ...own, [at]: { ...facts, id, isWaiting: false } });
+    const given: MarkCell = { ...cell, mark: { ...facts, id, isWaiting: false } };
+    const what = `${movement.name.toLowerCase()}${at === 'none' ? '' : ` ${at}`} ${markWords[facts.mark]}`;
+    offerUndo(`${row.name}: ${what}`, () => takeBack(given));
+  };
+  const takeBack = async (given: MarkCell): Promise<void> => {
+    const request = withdrawalFor(given, occasion);
+    if (request) await giveMark(crypto.randomUUID(), request);
+    setOwn((before) => Object.fromEntries(Object.entries(before).filter(([key]) => key !== given.column.side)));
+  };
+  const seen = currentObservations(page?.observations ?? [])
+    .filter((one) => one.movement === movement.slug && one.stage === requirement.stage)
+    .toReversed()
+    .slice(0, lastMarks);
+  return (
+    <Dialog open onClose={onClose} aria-label={`${row.name}: ${movement.name}`} maxWidth="xs" fullWidth>
+      <DialogContent>
+        {isSided(movement) && (
+          <Box sx={{ mb: 1.5 }}>
+            <ChoiceBar
+              label="Which side"
+              isGrowing
+              choices={[
+                { value: 'left', words: `left${row.leadSide === 'left' ? ' (leads)' : ''}` },
+                { value: 'right', words: `right${row.leadSide === 'right' ? ' (leads)' : ''}` },
+              ]}
+              value={side}
+              onChange={(value) => {
+                if (value) setSide(value);
+              }}
+            />
+          </Box>
+        )}
+        <CellInspector cell={cell} childName={row.name} onChange={change} onTakeBack={() => void takeBack(cell)} />
+        <Typography variant="h3" sx={{ mt: 2.5, mb: 0.5 }}>
+          Seen last
+        </Typography>
+        {seen.length === 0 && <Typography variant="body2">{page ? 'Nothing yet.' : 'Fetching what was seen …'}</Typography>}
+        {seen.map((one) => (
+          <Box
+            key={one.id}
+            sx={{ display: 'flex', justifyContent: 'space-between', borderTop: `1px solid ${palette.line}`, py: 0.5, fontSize: 14.5 }}
+          >
+            <span>
+              {dayText(one.seenOn)}
+              {one.side !== 'none' && `, ${one.side}`}
+            </span>
+            <MarkGlyph mark={one.mark} />
+          </Box>
+        ))}
+      </DialogContent>
+      <DialogActions>
+        <Typography variant="body2" sx={{ mr: 'auto', color: palette.soft }}>
+          {waiting.some(({ request }) => request.childId === row.childId) ? 'kept here, on its way' : 'A mark given here is of today.'}
+        </Typography>
+        <Button variant="contained" onClick={onClose}>
+          Done
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
