@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { ask, expect, openClass, signIn, test, type Leiter } from './leiter.js';
+import { ask, expect, freshClass, signIn, test, type Leiter } from './leiter.js';
 
 interface ClassPage {
   readonly children: readonly { readonly id: string; readonly name: string }[];
@@ -122,7 +122,7 @@ test('On a phone a class is marked with one thumb, child by child and skill by s
   });
   const page = await context.newPage();
   await signIn(page, leiter, 'gymnastics');
-  const { id } = await openClass(page, 'Puffins');
+  const id = await freshClass(page, 'gymnastics');
   await page.goto(`${leiter.url}/classes/${id}/plan`);
   await page
     .getByRole('button', { name: /^Start from/ })

@@ -50,6 +50,33 @@ describe('the demo club', () => {
     }
   });
 
+  it('has at first sight a planned class beside one that is not, a day that was lost, a health note and a holiday', async () => {
+    const next = await query<{ name: string; planned: boolean }>(`
+      SELECT DISTINCT ON (t.name) t.name, l.class_id IS NOT NULL AS planned
+      FROM class_session s JOIN teaching_group t ON t.id = s.group_id LEFT JOIN class_plan l ON l.class_id = s.id
+      WHERE s.taught_at IS NULL AND s.day >= current_date - 1 ORDER BY t.name, s.day`);
+    expect(new Set(next.map(({ planned }) => planned)).size).toBe(2);
+    expect(await query(`SELECT 1 FROM class_session WHERE cancelled_because ~ 'ferry' AND day < current_date`)).toHaveLength(1);
+    expect(await query(`SELECT 1 FROM child WHERE health_notes <> '[]'`)).toHaveLength(1);
+    expect(await query('SELECT 1 FROM holiday')).toHaveLength(1);
+  });
+
+  it('has classes that run over and classes that end early, as they do', async () => {
+    const lengths = await query<{ share: number }>(`
+      SELECT sum(real_seconds) / sum(planned_seconds) AS share FROM item_time GROUP BY class_id`);
+    const shares = lengths.map(({ share }) => Number(share));
+    expect(Math.max(...shares)).toBeGreaterThan(1.08);
+    expect(Math.min(...shares)).toBeLessThan(1);
+  });
+
+  it('never marks one skill of a child twice in one class', async () => {
+    expect(
+      await query(
+        `SELECT 1 FROM observation WHERE class_id IS NOT NULL GROUP BY child_id, class_id, movement_slug, stage, side HAVING count(*) > 1`,
+      ),
+    ).toEqual([]);
+  });
+
   it('gives marks only to children who were there, never after today, for what the class was about', async () => {
     const wrong = await query(`
       SELECT o.id FROM observation o LEFT JOIN attendance a ON a.class_id = o.class_id AND a.child_id = o.child_id

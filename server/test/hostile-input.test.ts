@@ -9,7 +9,9 @@ const own = { child: '', group: '', class: '', person: '', newId: randomUUID };
 beforeAll(async () => {
   club = await testApp({ filled: 'demo' });
   agent = await club.as('owner');
-  const [coming] = (await agent.get('/api/coming-classes').expect(200)).body;
+  const coming = (await agent.get('/api/coming-classes').expect(200)).body.find(
+    (one: { class: { hasPlan: boolean } | null }) => one.class && !one.class.hasPlan,
+  );
   own.class = coming.class.id;
   own.group = coming.group.id;
   own.child = (await agent.get('/api/children').expect(200)).body[0].id;

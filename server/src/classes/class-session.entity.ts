@@ -31,4 +31,7 @@ export class ClassSessionEntity {
 
   @Column('text', { name: 'stops_note', nullable: true })
   stopsNote!: string | null;
+
+  @Column('text', { name: 'cancelled_because', nullable: true })
+  cancelledBecause!: string | null;
 }

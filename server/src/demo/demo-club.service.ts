@@ -15,6 +15,7 @@ import {
   type ClassPlan,
   type Day,
   type Library,
+  type Timeline,
 } from '@leiter/core';
 import type { GroupResponse, SyllabusResponse } from '@leiter/contract';
 import { Injectable } from '@nestjs/common';
@@ -45,6 +46,10 @@ const seed = 20_417;
 const weeksTaught = 10;
 const weeksToCome = 4;
 const timeZone = 'Europe/London';
+/** Whose next class is planned; the others are still to be. */
+const plannedGroups: ReadonlySet<string> = new Set(['Puffins', 'Tide Pool', 'Lanterns']);
+/** Who lost a day to the weather. */
+const stormyGroup = 'Kittiwakes';
 
 interface DemoGroup extends Pick<GroupResponse, 'id' | 'name' | 'programme' | 'lengthMinutes'> {
   readonly instructorId: string | null;
@@ -103,9 +108,14 @@ class DemoTerm {
       const own = children.filter(({ written }) => written.group === group.name);
       const sessions = await this.storeSessions(group);
       const attended = new Map<string, AttendedClass[]>(own.map(({ entity }) => [entity.id, []]));
-      for (const [week, session] of sessions.slice(0, weeksTaught).entries()) await this.teach(group, session, week, own, attended);
+      const taught = sessions.filter(({ taughtAt }) => taughtAt !== null);
+      for (const [week, session] of taught.entries()) await this.teach(group, session, week, own, attended);
       await this.storeMarks(group, own, attended);
+      const next = sessions.find(({ day }) => day >= this.today);
+      if (next && plannedGroups.has(group.name)) await this.planNext(group, next, own);
     }
+    await this.storeHealthNote(children);
+    await this.storeHoliday();
   }
 
   private async storeGroups(): Promise<readonly DemoGroup[]> {
@@ -185,14 +195,20 @@ class DemoTerm {
     await this.manager.save(awards);
   }
 
-  /** Ten classes behind today and four to come; the first to come is the next slot of the group. */
+  /**
+   * Ten classes taught behind today and four to come; the first to come is the next slot of the group. One group lost a day to the
+   * weather, and has one class more behind it.
+   */
   private storeSessions(group: DemoGroup): Promise<readonly ClassSessionEntity[]> {
     const { weekday, startsAt, lengthMinutes } = group.entity;
     const next = addDays(this.today, (weekday - weekdayOf(this.today) + 7) % 7);
-    const days = Array.from({ length: weeksTaught + weeksToCome }, (_, index) => addDays(next, 7 * (index - weeksTaught)));
+    const isStormy = group.name === stormyGroup;
+    const before = weeksTaught + (isStormy ? 1 : 0);
+    const days = Array.from({ length: before + weeksToCome }, (_, index) => addDays(next, 7 * (index - before)));
     return this.manager.save(
       days.map((day, index) => {
-        const taughtAt = index < weeksTaught ? new Date(`${day}T${startsAt}:20Z`) : null;
+        const isCancelled = isStormy && index === before - 2;
+        const taughtAt = index < before && !isCancelled ? new Date(`${day}T${startsAt}:20Z`) : null;
         return this.manager.create(ClassSessionEntity, {
           clubId: this.clubId,
           groupId: group.id,
@@ -201,7 +217,8 @@ class DemoTerm {
           lengthMinutes,
           instructorId: group.instructorId,
           taughtAt,
-          endedAt: taughtAt && new Date(taughtAt.getTime() + (lengthMinutes * 60 + this.chance.between(-60, 150)) * 1000),
+          endedAt: taughtAt && new Date(taughtAt.getTime() + lengthMinutes * 60_000),
+          cancelledBecause: isCancelled ? 'Storm: the ferry stayed in, and the island had no power' : null,
         });
       }),
     );
@@ -219,7 +236,8 @@ class DemoTerm {
         (written.joinsInWeek ?? 1) <= week + 1 && (written.stopsAfterWeek === undefined || week + 1 <= written.stopsAfterWeek),
     );
     const focus = this.focusOf(group, children, week);
-    await this.storePlan(group, session, focus, enrolled);
+    const timeline = await this.storePlan(group, session, focus, enrolled);
+    if (timeline) await this.storeTimes(session, timeline);
     for (const { written, entity } of enrolled) {
       const isSure = week >= weeksTaught - 2 && (written.course === 'ready' || written.course === 'one-side');
       const roll = this.chance.next();
@@ -253,21 +271,27 @@ class DemoTerm {
   private async storePlan(
     group: DemoGroup,
     session: ClassSessionEntity,
-    focus: readonly string[],
+    focus: readonly string[] | null,
     enrolled: readonly PlacedChild[],
-  ): Promise<void> {
+  ): Promise<Timeline | null> {
     const agesYears = enrolled.map(({ written }) => Math.floor(written.ageYears));
     const ageBand = ageBandOf(agesYears.reduce((sum, age) => sum + age, 0) / Math.max(1, agesYears.length));
     const [template] = templatesFor(shippedTemplates(), { ...group, ageBand });
-    if (!template) return;
+    if (!template) return null;
     const started = planFromTemplate(template, this.library, () => this.chance.uuid());
-    if (!started.ok) return;
-    const plan = this.withFocus(started.value, focus, ageBand);
+    if (!started.ok) return null;
+    const plan = focus === null ? this.withOwnFocus(started.value, group, enrolled) : this.withFocus(started.value, focus, ageBand);
     await this.manager.query(
       'INSERT INTO class_plan (class_id, club_id, version, document, saved_by, saved_at) VALUES ($1, $2, 1, $3, $4, $5)',
-      [session.id, this.clubId, JSON.stringify(writePlan(plan)), group.instructorId, session.taughtAt],
+      [
+        session.id,
+        this.clubId,
+        JSON.stringify(writePlan(plan)),
+        group.instructorId,
+        session.taughtAt ?? new Date(`${addDays(this.today, -1)}T19:40:00Z`),
+      ],
     );
-    const { timeline } = evaluatePlan(plan, this.library, {
+    return evaluatePlan(plan, this.library, {
       settings: defaultTimingSettings,
       exposures: new Map(),
       pace: plainPace,
@@ -280,9 +304,62 @@ class DemoTerm {
       ladder: null,
       startsAt: null,
       room: null,
-    });
-    for (const time of demoTimes(timeline, this.chance))
-      await this.manager.insert(ItemTimeEntity, { classId: session.id, clubId: this.clubId, ...time });
+    }).timeline;
+  }
+
+  /** What a class took, and when it was over. */
+  private async storeTimes(session: ClassSessionEntity, timeline: Timeline): Promise<void> {
+    const times = demoTimes(timeline, this.chance);
+    for (const time of times) await this.manager.insert(ItemTimeEntity, { classId: session.id, clubId: this.clubId, ...time });
+    const seconds = times.reduce((sum, { realSeconds }) => sum + realSeconds, 0);
+    if (session.taughtAt)
+      await this.manager.update(ClassSessionEntity, session.id, { endedAt: new Date(session.taughtAt.getTime() + seconds * 1000) });
+  }
+
+  /** The next class of a group that was planned the evening before. */
+  private async planNext(group: DemoGroup, session: ClassSessionEntity, children: readonly PlacedChild[]): Promise<void> {
+    const enrolled = children.filter(({ written }) => written.stopsAfterWeek === undefined);
+    await this.storePlan(group, session, null, enrolled);
+    const away = enrolled[1];
+    if (away)
+      await this.manager.query(`INSERT INTO attendance (class_id, child_id, club_id, status) VALUES ($1, $2, $3, 'absent')`, [
+        session.id,
+        away.entity.id,
+        this.clubId,
+      ]);
+  }
+
+  /** A child that has to spare its wrists for some weeks. */
+  private async storeHealthNote(children: readonly PlacedChild[]): Promise<void> {
+    const child = children.find(({ written }) => written.group === stormyGroup && written.course === 'improves');
+    const note = {
+      text: 'Fell on its left wrist at school; the doctor says no weight on the hands.',
+      regions: ['wrists'],
+      hazards: [],
+      untilDay: addDays(this.today, 17),
+    };
+    if (child) await this.manager.query('UPDATE child SET health_notes = $2 WHERE id = $1', [child.entity.id, JSON.stringify([note])]);
+  }
+
+  private async storeHoliday(): Promise<void> {
+    const monday = addDays(this.today, 1 - weekdayOf(this.today));
+    await this.manager.query('INSERT INTO holiday (club_id, name, from_day, to_day) VALUES ($1, $2, $3, $4)', [
+      this.clubId,
+      'Half-term',
+      addDays(monday, 35),
+      addDays(monday, 41),
+    ]);
+  }
+
+  /** In focus is what the plan has of the skills that the children work on. */
+  private withOwnFocus(plan: ClassPlan, group: DemoGroup, children: readonly PlacedChild[]): ClassPlan {
+    const ladder = this.ladders.find(({ programme }) => programme === group.programme);
+    if (!ladder) return plan;
+    const asked = new Set(
+      children.flatMap(({ written }) => this.nextGrade(ladder, written)?.requirements.map(({ movement }) => movement) ?? []),
+    );
+    const slugs = placedItems(plan).map(({ item }) => item.movement);
+    return { ...plan, focus: [...new Set(slugs.filter((slug) => asked.has(slug)))].slice(0, 2) };
   }
 
   private withFocus(plan: ClassPlan, focus: readonly string[], ageBand: ReturnType<typeof ageBandOf>): ClassPlan {

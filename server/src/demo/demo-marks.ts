@@ -46,9 +46,14 @@ export function demoMarks(subject: Subject, attended: readonly AttendedClass[], 
   const marks = attended.flatMap((session, nth) => {
     const inPassing = [requirements[(nth * 2) % requirements.length], requirements[(nth * 2 + 1) % requirements.length]];
     const seen = requirements.filter((one) => inPassing.includes(one) || (session.focus.includes(one.movement) && chance.happens(0.75)));
-    return seen.flatMap((requirement) => markOf(subject, requirement, session, library, chance));
+    // a tired day, a proud one: what a child shows goes up and down around what it can
+    const form = chance.between(-0.45, 0.3);
+    return seen.flatMap((requirement) => markOf(subject, requirement, session, form, library, chance));
   });
-  if (subject.course === 'ready' || subject.course === 'one-side') return [...marks, ...finished(subject, attended, library, chance)];
+  if (subject.course === 'ready' || subject.course === 'one-side') {
+    const last = new Set(attended.slice(-2).map(({ classId }) => classId));
+    return [...marks.filter(({ classId }) => classId === null || !last.has(classId)), ...finished(subject, attended, library, chance)];
+  }
   return subject.course === 'fades' ? faded(subject, marks, attended, library, chance) : marks;
 }
 
@@ -57,12 +62,19 @@ function sidesOf(criterion: Criterion, leadSide: 'left' | 'right'): readonly ('n
   return [criterion.sides === 'lead' ? leadSide : 'none'];
 }
 
-function markOf(subject: Subject, requirement: Requirement, session: AttendedClass, library: Library, chance: Chance): readonly DemoMark[] {
+function markOf(
+  subject: Subject,
+  requirement: Requirement,
+  session: AttendedClass,
+  form: number,
+  library: Library,
+  chance: Chance,
+): readonly DemoMark[] {
   const { start, perWeek } = courses[subject.course];
   const difficulty = subject.next.requirements.indexOf(requirement) * 0.12;
   return sidesOf(requirement.criterion, subject.leadSide).map((side) => {
     const offSide = side !== 'none' && side !== subject.leadSide ? 0.25 : 0;
-    const able = start + perWeek * session.week - difficulty - offSide + chance.between(-0.35, 0.35);
+    const able = start + perWeek * session.week - difficulty - offSide + form + chance.between(-0.35, 0.35);
     return demoMark(subject, requirement, session, side, able, library, chance);
   });
 }
