@@ -90,22 +90,15 @@ export {
 export { circuitText, circuitFaultsIn, circuitLimits, newCircuit, roundsOf, rowsOf, type CircuitFault } from './class-plan/circuit.js';
 export { trackLimits, type Track } from './class-plan/music.js';
 export { fitToMusic, musicGaps, musicSettings, type MusicGap, type MusicTarget } from './composing/fit-to-music.js';
-export {
-  applyEdit,
-  applyEdits,
-  refusalWords,
-  isSameFinding,
-  stepItem,
-  type EditRefusal,
-  type Place,
-  type PlanEdit,
-} from './class-plan/edit.js';
+export { applyEdit, applyEdits, isSameFinding, stepItem, type Place, type PlanEdit } from './class-plan/edit.js';
 export { sameTeaching, teachingOf, taughtAs, type ItemTeaching } from './class-plan/item-teaching.js';
 export { itemOf } from './class-plan/new-item.js';
 export { classLengths, type ClassLength, planFromTemplate, templateOf, templatesFor, type PlanTemplate } from './class-plan/template.js';
 export { calmerOrder, type CalmerOrder } from './composing/calmer-order.js';
 export { copyOf, stepFurther, type StepFurther } from './composing/step-further.js';
 export { fitToClock, type Fit, type FitStep } from './composing/fit-to-clock.js';
+export { refusalWords, type EditRefusal } from './class-plan/edit-refusal.js';
+export { swapsFor, type Swaps } from './composing/swap.js';
 export { fillSlot } from './composing/fill-slot.js';
 export { timelineOf } from './timing/timeline.js';
 export { triedMend, withTriedMends, type TriedMend } from './composing/tried-mends.js';

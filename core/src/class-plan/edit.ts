@@ -1,10 +1,10 @@
-import type { Dose, DoseNumber } from '../movement/dose.js';
+import type { Dose } from '../movement/dose.js';
 import { doseFaults } from '../movement/dose.js';
 import type { TierName } from '../movement/movement.js';
 import { accepted, refused, type Result } from '../values/result.js';
 import type { SectionKind } from '../movement/section-kind.js';
 import type { ChildId, CircuitId, ItemId, MovementSlug, SectionId } from '../values/unit.js';
-import { placedBetween, tidied, withCircuit, withCircuitNumbers, withoutCircuit, type CircuitRefusal } from './circuit.js';
+import { placedBetween, tidied, withCircuit, withCircuitNumbers, withoutCircuit } from './circuit.js';
 import {
   findItem,
   mostItems,
@@ -18,8 +18,9 @@ import {
   type Item,
   type Section,
 } from './class-plan.js';
-import { trackFaults, type Track, type TrackNumber } from './music.js';
-import { withSection, withSectionStepped, withoutSection, type SectionRefusal } from './section-edit.js';
+import type { EditRefusal } from './edit-refusal.js';
+import { trackFaults, type Track } from './music.js';
+import { withSection, withSectionStepped, withoutSection } from './section-edit.js';
 import type { ItemSides } from '../movement/sides.js';
 import { taughtAs, type ItemTeaching } from './item-teaching.js';
 import { inTempo, mostHomeTasks, type HomeTask } from './led.js';
@@ -43,6 +44,8 @@ export type PlanEdit =
   | { readonly kind: 'remove'; readonly item: ItemId }
   | { readonly kind: 'move'; readonly item: ItemId; readonly place: Place }
   | { readonly kind: 'double'; readonly item: ItemId }
+  /** Another item in its place, with its music, in its circuit. */
+  | { readonly kind: 'swap'; readonly item: ItemId; readonly for: Omit<Item, 'id'> }
   | { readonly kind: 'set-dose'; readonly item: ItemId; readonly dose: Dose }
   | { readonly kind: 'set-sides'; readonly item: ItemId; readonly sides: ItemSides }
   | { readonly kind: 'set-tiers'; readonly item: ItemId; readonly tiers: readonly TierName[] }
@@ -65,47 +68,6 @@ export type PlanEdit =
   | { readonly kind: 'add-section'; readonly section: SectionKind; readonly after: SectionId | null }
   | { readonly kind: 'remove-section'; readonly section: SectionId }
   | { readonly kind: 'move-section'; readonly section: SectionId; readonly direction: 'up' | 'down' };
-
-export type EditRefusal =
-  | { readonly kind: 'item-missing'; readonly item: ItemId }
-  | { readonly kind: 'too-many-items'; readonly most: number }
-  | { readonly kind: 'dose-out-of-range'; readonly numbers: readonly DoseNumber[] }
-  | { readonly kind: 'talk-out-of-range' }
-  | { readonly kind: 'too-many-tasks'; readonly most: number }
-  | { readonly kind: 'music-out-of-range'; readonly numbers: readonly TrackNumber[] }
-  | { readonly kind: 'no-tier' }
-  | SectionRefusal
-  | CircuitRefusal;
-
-/** Why an edit was not done, as a person is told it. */
-export function refusalWords(refusal: EditRefusal): string {
-  switch (refusal.kind) {
-    case 'item-missing':
-      return 'This item is not there any more.';
-    case 'section-missing':
-      return 'This part of the class is not there any more.';
-    case 'circuit-missing':
-      return 'This circuit is not there any more.';
-    case 'too-many-items':
-      return `A plan takes at most ${String(refusal.most)} items.`;
-    case 'too-many-sections':
-      return `A plan takes at most ${String(refusal.most)} parts.`;
-    case 'dose-out-of-range':
-      return 'Nobody can do so much, or so little.';
-    case 'too-many-tasks':
-      return `A home task is small: at most ${String(refusal.most)} things.`;
-    case 'talk-out-of-range':
-      return 'Nobody explains or builds for so long.';
-    case 'music-out-of-range':
-      return 'The music is too short, too long or of no tempo.';
-    case 'circuit-out-of-range':
-      return 'A circuit cannot have so many rounds, or so much rest.';
-    case 'not-in-a-row':
-      return 'Stations of a circuit stand next to each other in one part of the class.';
-    case 'no-tier':
-      return 'At least one version stays in use.';
-  }
-}
 
 /**
  * Applies one edit; the plan given is left as it was. Running over the slot is no refusal: the `clock` check reports it.
@@ -205,6 +167,11 @@ function itemEdited(plan: ClassPlan, edit: ItemEdit, newId: () => string): Resul
       return 'item' in edit.place && edit.place.item === item.id ? accepted(plan) : put(without(plan, item.id), item, edit.place);
     case 'double':
       return insert(plan, item, { at: 'after', item: item.id }, newId);
+    case 'swap': {
+      const { circuit, music } = item;
+      const kept = { ...(circuit === undefined ? {} : { circuit }), ...(music ? { music } : {}) };
+      return accepted(changed(plan, { ...edit.for, ...kept, id: newId() }, item.id));
+    }
     case 'set-dose': {
       const numbers = doseFaults(edit.dose);
       return numbers.length > 0 ? refused({ kind: 'dose-out-of-range', numbers }) : accepted(changed(plan, { ...item, dose: edit.dose }));
@@ -317,10 +284,10 @@ function without(plan: ClassPlan, id: ItemId): ClassPlan {
   return { ...plan, sections: plan.sections.map((section) => ({ ...section, items: section.items.filter((item) => item.id !== id) })) };
 }
 
-function changed(plan: ClassPlan, item: Item): ClassPlan {
+function changed(plan: ClassPlan, item: Item, id = item.id): ClassPlan {
   return {
     ...plan,
-    sections: plan.sections.map((section) => ({ ...section, items: section.items.map((one) => (one.id === item.id ? item : one)) })),
+    sections: plan.sections.map((section) => ({ ...section, items: section.items.map((one) => (one.id === id ? item : one)) })),
   };
 }
 

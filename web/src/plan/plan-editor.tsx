@@ -281,6 +281,9 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
             plan={plan}
             total={total}
             pace={page.pace}
+            library={library}
+            programme={page.class.programme}
+            band={band}
             movements={named}
             gap={gaps.find(({ target }) => 'item' in target && target.item === chosen)}
             onFitMusic={() => {

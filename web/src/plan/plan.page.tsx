@@ -1,16 +1,20 @@
+import useMediaQuery from '@mui/material/useMediaQuery';
 import type { ClassPlan } from '@leiter/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { useLibrary, useMovements } from '../queries/library.queries';
+import { useMay } from '../queries/may';
 import { keptDraft } from '../shared/document-session/kept-draft';
 import { historyOf } from '../shared/document-session/kept-history';
-import { Loaded, Page } from '../shared/page';
+import { Loaded, Message, Page } from '../shared/page';
 import { aboutClass } from './about-class';
 import { useClassPage, useTemplates } from '../queries/class.queries';
 import { TemplateChooser } from './sheets/template-chooser';
 import { PlanEditor } from './plan-editor';
 import { planKind } from './editing/plan-kind';
+import { PhonePlan } from './reading/phone-plan';
+import { PlanReader } from './reading/plan-reader';
 
 /** The plan of one class: chosen from a template first, then written. Another class is another page: nothing of it stays. */
 export function PlanPage() {
@@ -24,6 +28,8 @@ function PlanOfClass({ id }: { readonly id: string }) {
   const templates = useTemplates();
   const library = useLibrary();
   const history = useKeptHistory(id);
+  const may = useMay();
+  const isPhone = useMediaQuery('(max-width: 699px)');
   const [started, setStarted] = useState<ClassPlan | null>(null);
   return (
     <Loaded query={page} what="class">
@@ -31,7 +37,20 @@ function PlanOfClass({ id }: { readonly id: string }) {
         <Loaded query={movements} what="library">
           {(all) => {
             const plan = started ?? keptDraft(planKind, id)?.content ?? data.stored?.plan;
+            if (!may.change)
+              return data.stored ? (
+                <PlanReader page={data} plan={data.stored.plan} library={library} />
+              ) : (
+                <Page title={data.class.groupName} about={aboutClass(data)}>
+                  <Message
+                    title="Not planned yet"
+                    text="Whoever teaches this class plans it."
+                    action={{ label: 'To the class', href: `/classes/${id}` }}
+                  />
+                </Page>
+              );
             if (plan && history.isPending) return null;
+            if (plan && isPhone) return <PhonePlan page={data} library={library} initial={plan} kept={history.data ?? null} />;
             if (plan) return <PlanEditor page={data} movements={all} library={library} initial={plan} kept={history.data ?? null} />;
             return (
               <Page title={data.class.groupName} about={aboutClass(data)}>

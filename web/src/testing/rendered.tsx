@@ -1,4 +1,4 @@
-import type { ClassPageResponse, MovementResponse, TemplateResponse } from '@leiter/contract';
+import type { ClassPageResponse, MovementResponse, SessionResponse, TemplateResponse } from '@leiter/contract';
 import type { Movement } from '@leiter/core';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
@@ -35,9 +35,19 @@ export function serverWith({ classes, movements, templates = [] }: Server): read
   });
 }
 
+/** Who is signed in: somebody who teaches. */
+const instructor = {
+  person: { id: 'tomasz', name: 'Tomasz', email: 'tomasz@club.example', role: 'instructor', isPutAway: false },
+  club: { name: 'Club', isDemo: false, timeZone: 'Europe/London' },
+  room: null,
+  style: 'as-it-comes',
+  today: '2026-03-01',
+} satisfies SessionResponse;
+
 /** A page at an address, with all that pages stand in. @returns what leads it to another address */
 export function renderAt(address: string, pattern: string, page: ReactNode): { readonly go: (address: string) => Promise<void> } {
   queryClient.clear();
+  queryClient.setQueryData(['session'], instructor);
   const router = createMemoryRouter([{ path: pattern, element: page }], { initialEntries: [address] });
   render(
     <QueryClientProvider client={queryClient}>

@@ -3,8 +3,10 @@ import Typography from '@mui/material/Typography';
 import {
   sameDose,
   sameTeaching,
+  type AgeBand,
   type ClassPlan,
   type Dose,
+  type Library,
   type LearnedPace,
   type WrittenTeaching,
   type ItemTotal,
@@ -21,6 +23,7 @@ import { DoseFields, TypedTeaching } from './dose-fields';
 import { FocusButton, FamiliarityField, SidesField, TiersField, WordsField } from './item-fields';
 import { LedFields } from './led-fields';
 import { MusicFields } from './music-fields';
+import { SwapField } from './swap-field';
 import { TeachingFields } from './teaching-fields';
 import { TimeParts } from './time-parts';
 
@@ -29,6 +32,9 @@ interface Props {
   /** The item where it comes first, and what it takes in all its rounds. */
   readonly total: ItemTotal;
   readonly pace: LearnedPace;
+  readonly library: Library;
+  readonly programme: string;
+  readonly band: AgeBand;
   /** What can be named. */
   readonly movements: readonly Movement[];
   readonly gap: MusicGap | undefined;
@@ -37,7 +43,7 @@ interface Props {
 }
 
 /** One item: how much, which sides, which versions, what to say, and what its time is made of. */
-export function ItemInspector({ plan, total, pace, movements, gap, onFitMusic, onEdit }: Props) {
+export function ItemInspector({ plan, total, pace, library, programme, band, movements, gap, onFitMusic, onEdit }: Props) {
   const { first: timed } = total;
   const { item, movement } = timed;
   const circuit = plan.circuits?.find(({ id }) => id === item.circuit);
@@ -66,6 +72,15 @@ export function ItemInspector({ plan, total, pace, movements, gap, onFitMusic, o
       <Typography variant="body2" sx={{ color: palette.soft, mb: 1.25 }}>
         {movement.plainMeaning}
       </Typography>
+      <SwapField
+        key={`swap ${item.id}`}
+        item={item}
+        movement={movement}
+        library={library}
+        programme={programme}
+        band={band}
+        onEdit={editStably}
+      />
       <TypedTeaching key={`typed ${item.id}`} item={item} onChange={write} />
       <DoseFields key={item.id} dose={item.dose} onChange={setDose} />
       <SidesField id={item.id} sides={item.sides} of={movement.sides} onEdit={onEdit} />

@@ -1,16 +1,7 @@
+import { versionsTold } from '../editing/versions-told';
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import styled from '@emotion/styled';
-import {
-  clockText,
-  countsText,
-  doseText,
-  sidesText,
-  teachingText,
-  timeOfDay,
-  type Severity,
-  type TimedItem,
-  type VersionCounts,
-} from '@leiter/core';
+import { clockText, doseText, sidesText, teachingText, timeOfDay, type Severity, type TimedItem, type VersionCounts } from '@leiter/core';
 import { memo, useEffect, useRef } from 'react';
 import { EffortBand } from '../../shared/effort-band';
 import { Figure } from '../../shared/figure';
@@ -39,8 +30,6 @@ interface RungProps {
 }
 
 /** Everybody does the version of the day: not worth a word. */
-const isAllCore = ({ easier, harder, instead, none }: VersionCounts): boolean => easier + harder + instead + none === 0;
-
 const chosenPaper = '#EAF2F2';
 
 /**
@@ -120,7 +109,7 @@ export const RungLine = memo(function RungLine({
   }, [isChosen]);
   const sides = sidesText(item.sides);
   const taught = teachingText(item, nameOf);
-  const versionsText = counts && !isAllCore(counts) ? countsText(counts, nameOf) : '';
+  const versionsText = versionsTold(counts, nameOf);
   return (
     <li
       ref={(element) => {
@@ -192,7 +181,7 @@ function isSameRung(before: RungProps, after: RungProps): boolean {
     one.movement === other.movement &&
     timeOfDay(before.startsAt, one.startSecond) === timeOfDay(after.startsAt, other.startSecond) &&
     clockText(one.seconds) === clockText(other.seconds) &&
-    countsText(counted, before.nameOf) === countsText(counts, after.nameOf) &&
+    versionsTold(counted, before.nameOf) === versionsTold(counts, after.nameOf) &&
     (Object.keys(plain) as (keyof typeof plain)[]).every((key) => plain[key] === rest[key])
   );
 }
