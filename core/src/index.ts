@@ -206,6 +206,15 @@ export {
   type Leader,
   type LeaderStance,
 } from './class-plan/led.js';
-export { postures, type Posture } from './movement/posture.js';
+export {
+  framings,
+  littleRoomWays,
+  type Framing,
+  type LittleRoomWay,
+  type MovementSides,
+  type Needs,
+  type Prerequisite,
+} from './movement/movement.js';
+export { levels, postures, type Level, type Posture } from './movement/posture.js';
 export { homeTaskBar, homeTaskSeconds, proposeHomeTask, usualHomeTaskSeconds, type HomeTaskBar } from './home-task/home-task.js';
 export { homeTaskBarWords, homeTaskLines } from './home-task/home-task-words.js';

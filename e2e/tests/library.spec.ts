@@ -1,5 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import { expect, signIn, test } from './leiter.js';
+import { ask, expect, signIn, test } from './leiter.js';
 
 test('The library answers as one types, is narrowed by what it asks, and is walked from movement to movement', async ({ page, leiter }) => {
   await signIn(page, leiter, 'gymnastics');
@@ -132,4 +132,43 @@ test('The club writes its own: a copy with other words and another dose, put awa
   await page.getByLabel('Of the club').click();
   await page.getByRole('option', { name: /put away/ }).click();
   await expect(page.getByRole('link', { name: 'Push kick at the sail' })).toBeVisible();
+});
+
+test('A movement is made from nothing: what a child’s safety rests on is asked, and it is found and planned with', async ({
+  page,
+  leiter,
+}) => {
+  await signIn(page, leiter, 'gymnastics');
+  await page.goto(`${leiter.url}/library`);
+  await page.getByRole('button', { name: 'New movement' }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByLabel('Name').fill('Limpet hold');
+  await sheet.getByRole('button', { name: 'Add the movement' }).click();
+  for (const asked of [
+    'From how many years on may it be done?',
+    'On which floors may it be done?',
+    'Does an adult have to be there?',
+    'May a child do it alone at home?',
+  ])
+    await expect(sheet.getByText(asked)).toBeVisible();
+  await sheet.getByLabel('What it is, for a child').fill('Hold on to the floor with hands and feet');
+  await sheet.getByLabel('From how many years').fill('5');
+  await sheet.getByLabel('Dose, 7-9 years').fill('2x15s');
+  await sheet.getByLabel('Version: core').fill('Flat to the floor');
+  await sheet.getByLabel('Cues, one a line').fill('Stick');
+  const pick = async (label: string, option: string): Promise<void> => {
+    await sheet.getByLabel(label, { exact: true }).click();
+    await page.getByRole('option', { name: option, exact: true }).click();
+  };
+  await pick('Floor', 'any dry floor');
+  await pick('Who has to be there', 'nobody');
+  await pick('Alone at home', 'yes');
+  await sheet.getByLabel('Length', { exact: true }).fill('1,8');
+  await sheet.getByLabel('Width', { exact: true }).fill('1');
+  await sheet.getByLabel('Height', { exact: true }).fill('2');
+  await pick('Loads', 'wrists: some');
+  await sheet.getByRole('button', { name: 'Add the movement' }).click();
+  await expect(page.getByRole('heading', { name: 'Limpet hold', level: 1 })).toBeVisible();
+  const made = await ask<{ needs: { footprint: object }; leastAge: number; loads: object }>(page, 'library/limpet-hold');
+  expect(made).toMatchObject({ leastAge: 5, needs: { footprint: { lengthM: 1.8, widthM: 1 } }, loads: [{ region: 'wrists', amount: 2 }] });
 });

@@ -1,4 +1,5 @@
 import { createTheme } from '@mui/material/styles';
+import { createElement } from 'react';
 import { headingFont, palette, textFont } from '../shared/palette';
 import { onPhone, onTouch } from '../shared/screen';
 import { Opens } from './opens-sign';
@@ -142,6 +143,16 @@ export const theme = createTheme({
       },
     },
     MuiSelect: { defaultProps: { IconComponent: Opens }, styleOverrides: { icon: { right: 9, color: palette.soft } } },
+    MuiAutocomplete: {
+      defaultProps: { popupIcon: createElement(Opens) },
+      styleOverrides: { popupIndicator: { color: palette.soft, '&:hover': { backgroundColor: 'transparent' } } },
+    },
+    MuiChip: {
+      styleOverrides: {
+        root: { borderRadius: 4, backgroundColor: palette.shade, fontSize: 14, height: 28 },
+        deleteIcon: { color: palette.soft, '&:hover': { color: palette.ink } },
+      },
+    },
     MuiFormHelperText: { styleOverrides: { root: { marginLeft: 2, marginTop: 3, fontSize: 13.5 } } },
     MuiMenuItem: { styleOverrides: { root: { minHeight: 34, [onTouch]: { minHeight: 44 } } } },
     MuiTooltip: { styleOverrides: { tooltip: { backgroundColor: palette.ink, fontSize: 13 } } },

@@ -7,11 +7,14 @@ import { Link } from 'react-router';
 import { useSession } from '../queries/session.queries';
 import { Loaded, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
+import { onPhone } from '../shared/screen';
+import { offerUndo } from '../shared/undo-bar';
 import { plural, weekdayWords } from '../shared/words';
 import { useProgrammeName, useSyllabuses } from '../queries/syllabus.queries';
 import { changeGroup, useGroups } from '../queries/groups.queries';
 import { GroupDialog } from './parts/group-dialog';
 import { PeopleList } from './parts/people-list';
+import { useMay } from '../queries/may';
 import { usePeople } from '../queries/people.queries';
 
 /** The club: its groups with their weekly slots, and the people who work in it. */
@@ -22,7 +25,7 @@ export function ClubPage() {
   const programmeName = useProgrammeName();
   const session = useSession();
   const [changing, setChanging] = useState<GroupResponse | 'new' | null>(null);
-  const role = session.data?.person.role;
+  const may = useMay();
   return (
     <Page title="Club" about={session.data?.club.name}>
       <Panel label="Groups">
@@ -30,7 +33,7 @@ export function ClubPage() {
           <Typography variant="h2" sx={{ mr: 'auto' }}>
             Groups
           </Typography>
-          {role !== 'assistant' && (
+          {may.change && (
             <Button
               variant="contained"
               onClick={() => {
@@ -55,6 +58,7 @@ export function ClubPage() {
                     gridTemplateColumns: '1fr 1.4fr 100px auto',
                     gap: 2,
                     alignItems: 'center',
+                    [onPhone]: { gridTemplateColumns: '1fr', gap: 0.5 },
                     opacity: group.archived ? 0.75 : 1,
                   }}
                 >
@@ -69,7 +73,7 @@ export function ClubPage() {
                     </Box>
                   </Box>
                   <Box>{group.archived ? 'archived' : plural(group.childCount, 'child', 'children')}</Box>
-                  {role !== 'assistant' && (
+                  {may.change && (
                     <Box sx={{ display: 'flex', gap: 1 }}>
                       <Button
                         size="small"
@@ -85,7 +89,13 @@ export function ClubPage() {
                         size="small"
                         variant="outlined"
                         aria-label={`${group.archived ? 'Put back' : 'Archive'} ${group.name}`}
-                        onClick={() => void changeGroup(group.id, { archived: !group.archived })}
+                        onClick={() => {
+                          void changeGroup(group.id, { archived: !group.archived }).then(() => {
+                            offerUndo(`${group.name} is ${group.archived ? 'put back' : 'archived'}`, () =>
+                              changeGroup(group.id, { archived: group.archived }),
+                            );
+                          });
+                        }}
                       >
                         {group.archived ? 'Put back' : 'Archive'}
                       </Button>
@@ -102,7 +112,7 @@ export function ClubPage() {
       </Panel>
       <Panel label="People" width={400}>
         <Loaded query={people} what="people">
-          {(all) => <PeopleList people={all} isOwner={role === 'owner'} ownId={session.data?.person.id ?? ''} />}
+          {(all) => <PeopleList people={all} isOwner={may.run} ownId={session.data?.person.id ?? ''} />}
         </Loaded>
       </Panel>
       {changing && people.data && programmes.data && (

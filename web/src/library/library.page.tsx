@@ -4,19 +4,25 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import type { MovementResponse, SyllabusResponse } from '@leiter/contract';
 import type { Movement } from '@leiter/core';
 import { useMemo, useState } from 'react';
-import { useSession } from '../queries/session.queries';
+import { useNavigate } from 'react-router';
+import { useOwnProgramme } from '../queries/groups.queries';
+import { useMay } from '../queries/may';
 import { useProgrammeName, useSyllabuses } from '../queries/syllabus.queries';
 import { ImportDialog } from '../shared/import-dialog';
 import { Loaded, Page } from '../shared/page';
 import { palette } from '../shared/palette';
+import { onPhone } from '../shared/screen';
 import { jsonOf } from '../shared/read-file';
 import { plural } from '../shared/words';
 import { countsOf, filtered, filterGroups, ownGroup, type ChosenFilters } from './library-filters';
 import { lookAtImport, takeIn, undoImport, useMovements } from '../queries/library.queries';
 import { movementSearch } from '../shared/movement-search';
+import { MovementDialog } from './parts/movement-dialog';
+import { blankMovement } from './parts/movement-facts';
 import { MovementGrid, type GridLook } from './parts/movement-grid';
 
 /** All, what every programme uses, or the slug of a programme after `of `. */
@@ -44,8 +50,10 @@ export function LibraryPage() {
   const ladders = useSyllabuses();
   const programmeName = useProgrammeName();
   const parts = useMemo(() => partsOf(ladders.data ?? [], movements.data ?? []), [ladders.data, movements.data]);
-  const role = useSession().data?.person.role;
-  const mayChange = role === 'owner' || role === 'instructor';
+  const { change: mayChange } = useMay();
+  const ownProgramme = useOwnProgramme();
+  const navigate = useNavigate();
+  const [isMaking, setMaking] = useState(false);
   const search = useMemo(() => movementSearch(movements.data ?? []), [movements.data]);
   const found = useMemo(() => search(text), [search, text]);
   const inPart = useMemo(() => found.filter((movement) => isIn(movement, part)), [found, part]);
@@ -58,7 +66,7 @@ export function LibraryPage() {
         <>
           <TextField
             placeholder="Name, term or meaning"
-            autoFocus
+            autoFocus={window.innerWidth >= 700}
             value={text}
             onChange={(event) => {
               setText(event.target.value);
@@ -93,6 +101,16 @@ export function LibraryPage() {
             <ToggleButton value="words">Words</ToggleButton>
             <ToggleButton value="figures">Figures</ToggleButton>
           </ToggleButtonGroup>
+          {mayChange && (
+            <Button
+              variant="contained"
+              onClick={() => {
+                setMaking(true);
+              }}
+            >
+              New movement
+            </Button>
+          )}
         </>
       }
     >
@@ -108,6 +126,17 @@ export function LibraryPage() {
             : null
         }
       />
+      {isMaking && (
+        <MovementDialog
+          movement={{ ...blankMovement(ownProgramme ?? 'gymnastics'), isOwn: true, isPutAway: false, ownCue: null }}
+          isCopy={false}
+          isNew
+          onClose={() => {
+            setMaking(false);
+          }}
+          onSaved={(slug) => void navigate(`/library/${slug}`)}
+        />
+      )}
       {isTakingIn && (
         <ImportDialog
           title="Import a library file"
@@ -151,6 +180,23 @@ function Filters({
   /** Null for those who may not change the library. */
   readonly onImport: (() => void) | null;
 }) {
+  const isPhone = useMediaQuery('(max-width: 699px)');
+  const [isOpen, setOpen] = useState(false);
+  const count = Object.keys(chosen).length;
+  if (isPhone && !isOpen)
+    return (
+      <Box sx={{ p: 1.5, pb: 0, flexShrink: 0 }}>
+        <Button
+          variant="outlined"
+          fullWidth
+          onClick={() => {
+            setOpen(true);
+          }}
+        >
+          {count === 0 ? 'Filters' : `Filters: ${String(count)}`}
+        </Button>
+      </Box>
+    );
   return (
     <Box
       component="section"
@@ -165,8 +211,19 @@ function Filters({
         display: 'grid',
         gap: 1.75,
         alignContent: 'start',
+        [onPhone]: { width: 'auto', overflowY: 'visible', borderRight: 0, borderBottom: `1px solid ${palette.line}` },
       }}
     >
+      {isPhone && (
+        <Button
+          variant="contained"
+          onClick={() => {
+            setOpen(false);
+          }}
+        >
+          Show {movements.length === 0 ? 'nothing' : 'what is left'}
+        </Button>
+      )}
       {[...filterGroups, ownGroup].map((group) => {
         const counts = countsOf(group, movements, chosen);
         return (

@@ -11,6 +11,7 @@ import { Figure } from '../shared/figure';
 import { FigureRow } from '../shared/figure-row';
 import { Loaded, Message, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
+import { onPhone } from '../shared/screen';
 import { kindWords, surfaceWords } from '../shared/words';
 import { MovementDialog } from './parts/movement-dialog';
 import { OwnCue } from './parts/own-cue';
@@ -61,7 +62,15 @@ function MovementView({ movement, library }: { readonly movement: MovementRespon
       actions={<Actions movement={movement} />}
     >
       <Panel label="The movement">
-        <Box sx={{ display: 'grid', gridTemplateColumns: '230px 1fr', gap: 2.5, mb: 2 }}>
+        <Box
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: '230px 1fr',
+            gap: 2.5,
+            mb: 2,
+            [onPhone]: { gridTemplateColumns: '1fr', justifyItems: 'start' },
+          }}
+        >
           <Figure movement={movement} size={230} isDecoration={false} />
           <Box>
             <Typography sx={{ fontSize: 18 }}>{movement.plainMeaning}</Typography>

@@ -16,7 +16,9 @@ export function useServerForm<Values extends FieldValues>(
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
       // the server names the fields of what was sent, which are the fields of this form
-      for (const { field, message } of error.problem?.errors ?? []) form.setError(field as Path<Values>, { message });
+      for (const [nth, { field, message }] of (error.problem?.errors ?? []).entries())
+        // the first one is brought into sight: a long form says what is missing where one looks
+        form.setError(field as Path<Values>, { message }, { shouldFocus: nth === 0 });
       if (!error.problem?.errors?.length)
         form.setError('root', {
           message: error.isAway ? 'No answer just now. What you typed is kept; try again in a moment.' : error.message,

@@ -7,43 +7,58 @@ import { ApiError } from '../../shared/api';
 import { FormDialog } from '../../shared/form-dialog';
 import { FormField } from '../../shared/form-field';
 import { useServerForm } from '../../shared/server-form';
-import { saveMovement } from '../../queries/library.queries';
+import { useSyllabuses } from '../../queries/syllabus.queries';
+import { saveMovement, useLibrary } from '../../queries/library.queries';
+import { FactsFields } from './facts-fields';
+import { blankFacts } from './movement-facts';
 import { doseField, formOf, movementFrom, type MovementForm } from './movement-form';
 
 const efforts: readonly Effort[] = [0, 1, 2, 3, 4];
 
-/** Changes an entry, or makes a new one from it: the club's own words, doses, stages and faults. */
+/** Changes all that an entry has, or makes a new one from it or from nothing; what a child's safety rests on is asked, never assumed. */
 export function MovementDialog({
   movement,
   isCopy,
+  isNew = false,
   onClose,
   onSaved,
 }: {
   readonly movement: MovementResponse;
   readonly isCopy: boolean;
+  /** From nothing: `movement` has no facts yet. */
+  readonly isNew?: boolean;
   readonly onClose: () => void;
   readonly onSaved: (slug: string) => void;
 }) {
   const begun = formOf(movement);
-  const { form, submit } = useServerForm<MovementForm>(isCopy ? { ...begun, name: `${begun.name}, our own` } : begun, async (values) => {
-    const { isOwn: _own, isPutAway: _away, ownCue: _said, ...before } = movement;
-    // what leads here and where it leads stays with the one it is copied from
-    const base = isCopy ? { ...before, slug: slugOf(values.name), leadsTo: [] } : before;
-    const { movement: edited, faults } = movementFrom(base, values);
-    // refused here as the server would: each fault stands at its field
-    if (faults.length > 0) throw new ApiError(422, { type: 'about:blank', title: 'This does not fit', status: 422, errors: faults });
-    try {
-      await saveMovement(edited);
-    } catch (error) {
-      throw asFormError(error, edited.slug);
-    }
-    onSaved(edited.slug);
-  });
+  const { form, submit } = useServerForm<MovementForm>(
+    isNew
+      ? { ...begun, leastAge: '' as unknown as number, facts: blankFacts(movement.programmes[0] ?? '') }
+      : isCopy
+        ? { ...begun, name: `${begun.name}, our own` }
+        : begun,
+    async (values) => {
+      const { isOwn: _own, isPutAway: _away, ownCue: _said, ...before } = movement;
+      // what leads here and where it leads stays with the one it is copied from
+      const base = isCopy || isNew ? { ...before, slug: slugOf(values.name), ...(isCopy ? { leadsTo: [] } : {}) } : before;
+      const { movement: edited, faults } = movementFrom(base, values);
+      // refused here as the server would: each fault stands at its field
+      if (faults.length > 0) throw new ApiError(422, { type: 'about:blank', title: 'This does not fit', status: 422, errors: faults });
+      try {
+        await saveMovement(edited);
+      } catch (error) {
+        throw asFormError(error, edited.slug);
+      }
+      onSaved(edited.slug);
+    },
+  );
+  const library = useLibrary();
+  const syllabuses = useSyllabuses().data ?? [];
   const { control, formState } = form;
   return (
     <FormDialog
-      title={isCopy ? `A new movement from ${movement.name}` : `Change ${movement.name}`}
-      action={isCopy ? 'Add the movement' : 'Save the changes'}
+      title={isNew ? 'A new movement' : isCopy ? `A new movement from ${movement.name}` : `Change ${movement.name}`}
+      action={isCopy || isNew ? 'Add the movement' : 'Save the changes'}
       width="md"
       columns={2}
       state={formState}
@@ -84,6 +99,11 @@ export function MovementDialog({
       <Box sx={{ gridColumn: '1 / -1' }}>
         <FormField control={control} name="support" label="How an adult helps" multiline minRows={2} />
       </Box>
+      <FactsFields
+        control={control}
+        library={library}
+        programmes={syllabuses.map(({ programme, programmeName }) => ({ slug: programme, name: programmeName }))}
+      />
     </FormDialog>
   );
 }

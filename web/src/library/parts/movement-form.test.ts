@@ -1,5 +1,6 @@
 import { aMovement } from '@leiter/core/testing';
 import { describe, expect, it } from 'vitest';
+import { blankFacts, blankMovement, type FactsForm } from './movement-facts';
 import { formOf, movementFrom } from './movement-form';
 
 const movement = aMovement('roll', {
@@ -43,5 +44,59 @@ describe('editing an entry', () => {
   it('leaves an age out when its dose is emptied', () => {
     const form = { ...formOf(movement), dose: { ...formOf(movement).dose, age1013: '' } };
     expect(movementFrom(movement, form).movement.dose['10-13']).toBeNull();
+  });
+});
+
+describe('a movement from nothing', () => {
+  const written = (facts: Partial<FactsForm>) =>
+    movementFrom(blankMovement('dance'), {
+      ...formOf(blankMovement('dance')),
+      name: 'Kelp sway',
+      leastAge: 5,
+      facts: { ...blankFacts('dance'), ...facts },
+    });
+
+  it('is asked for all that a child’s safety rests on, and takes nothing for granted', () => {
+    const { faults } = movementFrom(blankMovement('dance'), {
+      ...formOf(blankMovement('dance')),
+      leastAge: Number.NaN,
+      facts: blankFacts('dance'),
+    });
+    expect(faults.map(({ field }) => field).toSorted()).toEqual(
+      ['facts.adult', 'facts.headroomM', 'facts.homeTask', 'facts.lengthM', 'facts.surface', 'facts.widthM', 'leastAge'].toSorted(),
+    );
+  });
+
+  it('has what was chosen', () => {
+    const { movement: made, faults } = written({
+      surface: 'some',
+      surfaces: ['mat', 'carpet'],
+      lengthM: 2,
+      widthM: 1.5,
+      headroomM: 2.2,
+      adult: 'none',
+      homeTask: 'yes',
+      loads: ['wrists 3', 'shoulders 1'],
+      prerequisites: ['sway'],
+    });
+    expect(faults).toEqual([]);
+    expect(made).toMatchObject({
+      name: 'Kelp sway',
+      leastAge: 5,
+      homeTask: 'yes',
+      needs: { surface: ['mat', 'carpet'], footprint: { lengthM: 2, widthM: 1.5 }, headroomM: 2.2, adult: 'none' },
+      loads: [
+        { region: 'wrists', amount: 3 },
+        { region: 'shoulders', amount: 1 },
+      ],
+      prerequisites: [{ movement: 'sway', mark: 'alone' }],
+    });
+  });
+
+  it('keeps how well something has to stand before it, and asks for the room of little room', () => {
+    const before = aMovement('roll', { prerequisites: [{ movement: 'rock', stage: 2, mark: 'clean' }] });
+    const kept = movementFrom(before, formOf(before)).movement.prerequisites;
+    expect(kept).toEqual([{ movement: 'rock', stage: 2, mark: 'clean' }]);
+    expect(written({ littleRoom: 'on-the-spot' }).faults.map(({ field }) => field)).toContain('facts.littleLengthM');
   });
 });

@@ -1,3 +1,4 @@
+import { factsOf, withFacts, type FactsForm } from './movement-facts';
 import { ageBands, readDose, slugOf, tierNames, writeDose, type AgeBand, type Effort, type Movement, type TierName } from '@leiter/core';
 
 /** An entry of the library as one edits it: lists are lines of text. */
@@ -14,6 +15,7 @@ export interface MovementForm {
   readonly support: string;
   readonly tiers: Readonly<Record<TierName, string>>;
   readonly dose: Readonly<Record<`age${string}`, string>>;
+  readonly facts: FactsForm;
 }
 
 /** What cannot be read, by the field of the form. */
@@ -49,12 +51,16 @@ export function formOf(movement: Movement): MovementForm {
         return [doseField(band), dose ? writeDose(dose) : ''];
       }),
     ),
+    facts: factsOf(movement),
   };
 }
 
 /** The entry after editing: what the form does not show stays as it was. @returns the entry, or the lines that cannot be read. */
 export function movementFrom(before: Movement, form: MovementForm): { readonly movement: Movement; readonly faults: readonly FormFault[] } {
-  const faults: FormFault[] = [];
+  const { movement: based, faults: unsaid } = withFacts(before, form.facts);
+  const faults: FormFault[] = [...unsaid];
+  if (!Number.isFinite(form.leastAge) || form.leastAge <= 0)
+    faults.push({ field: 'leastAge', message: 'From how many years on may it be done?' });
   const stages = linesOf(form.stages).flatMap((line) => {
     const cut = line.indexOf(':');
     if (cut > 0) return [{ name: line.slice(0, cut).trim(), see: line.slice(cut + 1).trim() }];
@@ -84,7 +90,7 @@ export function movementFrom(before: Movement, form: MovementForm): { readonly m
   return {
     faults,
     movement: {
-      ...before,
+      ...based,
       name: form.name.trim(),
       plainMeaning: form.plainMeaning.trim(),
       picture: form.picture.trim() || null,

@@ -6,6 +6,7 @@ import { clockText, spanWords, timeOfDay, type Span, type Timeline } from '@leit
 import { useState } from 'react';
 import { FigureRow } from '../../shared/figure-row';
 import { headingFont, palette } from '../../shared/palette';
+import { onPhone } from '../../shared/screen';
 import { totalParts } from '../editing/class-parts';
 
 /** How much of the slot the plan takes, and when it ends on the clock. */
@@ -34,6 +35,7 @@ export function Gauge({
         aria-hidden="true"
         sx={{
           width: 96,
+          flexShrink: 0,
           height: 12,
           border: `1.5px solid ${palette.ink}`,
           borderRadius: '7px',
@@ -50,7 +52,11 @@ export function Gauge({
         />
       </Box>
       <Tooltip title={made} describeChild>
-        <Box role="status" aria-label="Time of the plan" sx={{ fontFamily: headingFont, fontSize: 15.5, whiteSpace: 'nowrap' }}>
+        <Box
+          role="status"
+          aria-label="Time of the plan"
+          sx={{ fontFamily: headingFont, fontSize: 15.5, whiteSpace: 'nowrap', [onPhone]: { whiteSpace: 'normal' } }}
+        >
           <strong>{clockText(totalSeconds)}</strong> of {lengthMinutes}:00 ·{' '}
           <span style={{ color: isOver ? palette.stop : 'inherit', fontWeight: isOver ? 700 : 400 }}>
             {isOver ? `${clockText(-inHand)} over` : `${clockText(inHand)} in hand`}

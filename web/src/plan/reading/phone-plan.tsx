@@ -29,7 +29,7 @@ import { Gauge } from '../header/gauge';
 import { SaveNote } from '../header/save-note';
 import { SwapField } from '../inspector/swap-field';
 import { ConflictDialog } from '../sheets/conflict-dialog';
-import { PlanReading } from './plan-reading';
+import { BeforeClass, PlanReading } from './plan-reading';
 
 interface Props {
   readonly page: ClassPageResponse;
@@ -153,7 +153,10 @@ export function PhonePlan({ page, library, initial, kept }: Props) {
       }
     >
       <Panel label="Running order">
-        <PlanReading page={page} plan={plan} evaluation={evaluation} context={context} library={library} actionsOf={actionsOf} />
+        <PlanReading page={page} plan={plan} evaluation={evaluation} library={library} actionsOf={actionsOf} />
+      </Panel>
+      <Panel label="Before class">
+        <BeforeClass plan={plan} evaluation={evaluation} context={context} library={library} />
       </Panel>
       {state.kind === 'conflict' && (
         <ConflictDialog

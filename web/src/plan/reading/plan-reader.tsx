@@ -6,7 +6,7 @@ import { ButtonLink } from '../../shared/button-link';
 import { Page, Panel } from '../../shared/page';
 import { aboutClass } from '../about-class';
 import { Gauge } from '../header/gauge';
-import { PlanReading } from './plan-reading';
+import { BeforeClass, PlanReading } from './plan-reading';
 
 interface Props {
   readonly page: ClassPageResponse;
@@ -36,7 +36,10 @@ export function PlanReader({ page, plan, library }: Props) {
       }
     >
       <Panel label="Running order">
-        <PlanReading page={page} plan={plan} evaluation={evaluation} context={context} library={library} />
+        <PlanReading page={page} plan={plan} evaluation={evaluation} library={library} />
+      </Panel>
+      <Panel label="Before class" width={400}>
+        <BeforeClass plan={plan} evaluation={evaluation} context={context} library={library} />
       </Panel>
     </Page>
   );

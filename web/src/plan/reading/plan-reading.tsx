@@ -31,14 +31,13 @@ interface Props {
   readonly page: ClassPageResponse;
   readonly plan: ClassPlan;
   readonly evaluation: Evaluation;
-  readonly context: EvaluationContext;
   readonly library: Library;
   /** What can be done to an item, below what is told of it; nothing for who only reads. */
   readonly actionsOf?: (itemId: string, close: () => void) => ReactNode;
 }
 
 /** A plan to read: what comes when, who does what, what to look out for. For who helps in a class, and for a phone. */
-export function PlanReading({ page, plan, evaluation, context, library, actionsOf }: Props) {
+export function PlanReading({ page, plan, evaluation, library, actionsOf }: Props) {
   const [open, setOpen] = useState<string | null>(null);
   const totals = itemTotals(evaluation.timeline.items);
   const firsts = new Map(firstRounds(evaluation.timeline.items).map((timed) => [timed.item.id, timed]));
@@ -106,7 +105,6 @@ export function PlanReading({ page, plan, evaluation, context, library, actionsO
             </Box>
           </Box>
         ))}
-      <About plan={plan} evaluation={evaluation} context={context} library={library} />
       {open !== null && findItem(plan, open) && (
         <Dialog open onClose={close} aria-label="The item" maxWidth="xs" fullWidth>
           <DialogContent>
@@ -125,7 +123,12 @@ export function PlanReading({ page, plan, evaluation, context, library, actionsO
 }
 
 /** What the checks say, the safety talk, story: what one reads before class. */
-function About({ plan, evaluation, context, library }: Pick<Props, 'plan' | 'evaluation' | 'context' | 'library'>) {
+export function BeforeClass({
+  plan,
+  evaluation,
+  context,
+  library,
+}: Pick<Props, 'plan' | 'evaluation' | 'library'> & { readonly context: EvaluationContext }) {
   const findings = evaluation.findings.filter(({ acceptedBecause }) => acceptedBecause === undefined);
   const talk = safetyTalkOf(evaluation.timeline, evaluation.versions, context.children, library);
   return (
