@@ -1,11 +1,5 @@
 import { expect, openToday, test } from '../tests/leiter.js';
-
-/** Prints one row of the bench as a JSON line. */
-function tell(name: string, taken: readonly number[], limit: number | null): void {
-  const sorted = taken.toSorted((a, b) => a - b);
-  const at = (share: number): number => sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? 0;
-  console.log(`\n${JSON.stringify({ name, medianMs: at(0.5), p95Ms: at(0.95), limit, runs: sorted.length })}`);
-}
+import { tell } from './tell.js';
 
 test('The library with 400 entries while it is scrolled', async ({ page, leiter }) => {
   await openToday(page, leiter, 'owner');

@@ -75,7 +75,7 @@ test('A library file is looked at, taken in whole, and undone; a broken one is r
   await dialog.getByLabel('File').setInputFiles(good);
   await expect(dialog.getByText('quay-hop: added')).toBeVisible();
   await expect(dialog.getByText(`${first.slug}: plainMeaning changed`)).toBeVisible();
-  await dialog.getByRole('button', { name: 'Take it in' }).click();
+  await dialog.getByRole('button', { name: 'Import it' }).click();
   await expect(dialog.getByText(/Imported: 1 added, 1 changed/)).toBeVisible();
   await dialog.getByRole('button', { name: 'Undo' }).click();
   await expect(dialog.getByText('It is all as it was before.')).toBeVisible();

@@ -151,7 +151,7 @@ test('A plan goes into a file and comes out of it into another class; a file tha
   await expect(dialog.getByText('There is no movement “moon-walk”.')).toBeVisible();
   await choose(JSON.stringify(given));
   await expect(dialog.getByText(new RegExp(`running order of ${String(count)} items`))).toBeVisible();
-  await dialog.getByRole('button', { name: 'Take it in' }).click();
+  await dialog.getByRole('button', { name: 'Import it' }).click();
   await dialog.getByRole('button', { name: 'Close' }).click();
   await expect(items(page)).toHaveCount(count);
 });

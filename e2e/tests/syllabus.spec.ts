@@ -67,7 +67,7 @@ test('A ladder comes from a spreadsheet: errors by row, a preview, taken in and 
   writeFileSync(good, Buffer.from('grade;movement\nGr\xf6\xdfe 1;cartwheel\n', 'latin1'));
   await dialog.getByLabel('File').setInputFiles(good);
   await expect(dialog.getByText('grosse-1: cartwheel is added')).toBeVisible();
-  await dialog.getByRole('button', { name: 'Take it in' }).click();
+  await dialog.getByRole('button', { name: 'Import it' }).click();
   await expect(dialog.getByText(/Imported: 2 added/)).toBeVisible();
   await dialog.getByRole('button', { name: 'Undo' }).click();
   await expect(dialog.getByText('It is all as it was before.')).toBeVisible();
@@ -84,7 +84,7 @@ test('A list of children comes from a spreadsheet', async ({ page, leiter }, inf
   writeFileSync(list, 'name,birth date,group\n"Zoë Quist",3.4.2019,Kittiwakes\n');
   await dialog.getByLabel('File').setInputFiles(list);
   await expect(dialog.getByText('row 2: Zoë Q. added')).toBeVisible();
-  await dialog.getByRole('button', { name: 'Take it in' }).click();
+  await dialog.getByRole('button', { name: 'Import it' }).click();
   await dialog.getByRole('button', { name: 'Close' }).click();
   await expect(page.getByRole('link', { name: 'Zoë Q.' })).toBeVisible();
 });

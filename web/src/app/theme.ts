@@ -106,7 +106,7 @@ export const theme = createTheme({
         root: { fontFamily: headingFont, fontWeight: 650, fontSize: 20, borderBottom: `1px solid ${palette.line}`, padding: '14px 20px' },
       },
     },
-    MuiDialogContent: { styleOverrides: { root: { padding: 20 } } },
+    MuiDialogContent: { styleOverrides: { root: { padding: 20, '.MuiDialogTitle-root + &.MuiDialogContent-root': { paddingTop: 18 } } } },
     MuiDialogActions: { styleOverrides: { root: { borderTop: `1px solid ${palette.line}`, padding: '12px 20px' } } },
     // a field: its name above it, one height, a rail at its left while one writes in it
     MuiTextField: { defaultProps: { size: 'small' } },

@@ -104,7 +104,7 @@ export function ImportDialog<Input>({ title, about, accept, read, look, takeIn, 
               void attempt(async () => ({ kind: 'taken', told: await takeIn(state.input) }));
             }}
           >
-            Take it in
+            Import it
           </Button>
         )}
         {state.kind === 'taken' && state.told.importId !== null && (
