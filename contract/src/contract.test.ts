@@ -37,7 +37,7 @@ describe('a child', () => {
     [{ household: { ...household, clearWidthM: 0.2 } }, 'household.clearWidthM'],
     [{ household: { ...household, things: [''] } }, 'household.things'],
     [{ household: { ...household, quietHours: { from: '7', to: '8' } } }, 'household.quietHours.from'],
-    [{ household: undefined }, 'household'],
+    [{ household: null }, 'household'],
     [{ groupIds: ['x'] }, 'groupIds'],
     [{ address: 'Harbour Street 1' }, 'address'],
   ])('with %j names %s', (more, field) => {

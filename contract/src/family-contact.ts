@@ -1,5 +1,6 @@
-import { IsEmail, Matches } from 'class-validator';
+import { Matches } from 'class-validator';
 import { MayBeLeftOut } from './optional.js';
+import { EmailField } from './person.js';
 import { Line } from './text.js';
 
 /** Whom one writes to or calls about a child: as little as is needed for that. */
@@ -8,7 +9,7 @@ export class FamilyContact {
   name!: string;
 
   @MayBeLeftOut()
-  @IsEmail({}, { message: 'This is not an e-mail address.' })
+  @EmailField()
   email?: string;
 
   @MayBeLeftOut()

@@ -16,11 +16,10 @@ async function open(page: Page, leiter: Leiter, address: string): Promise<void> 
 
 test('The main views of the demo club', async ({ page, leiter }) => {
   await page.clock.install();
-  await page.goto(`${leiter.url}/sign-in`);
-  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-  await shoot(page, 'sign-in');
   await openToday(page, leiter, 'gymnastics');
   await shoot(page, 'today');
+  await open(page, leiter, '/week');
+  await shoot(page, 'week');
 
   const { id, group } = await openClass(page, 'Kittiwakes');
   await open(page, leiter, `/classes/${id}/plan`).catch(() => undefined);
@@ -74,6 +73,8 @@ test('The main views of the demo club', async ({ page, leiter }) => {
 
   const classes = await ask<readonly { id: string; taughtAt: string | null }[]>(page, `groups/${group.id}/classes`);
   const taught = classes.find((one) => one.taughtAt !== null && one.id !== id);
+  await open(page, leiter, `/classes/${taught?.id ?? ''}`);
+  await shoot(page, 'class');
   await open(page, leiter, `/classes/${taught?.id ?? ''}/marks`);
   await shoot(page, 'marks');
   await open(page, leiter, `/groups/${group.id}`);
@@ -93,11 +94,25 @@ test('The main views of the demo club', async ({ page, leiter }) => {
   await open(page, leiter, '/library');
   await shoot(page, 'library');
   await page.getByRole('button', { name: 'Figures' }).click();
-  for (const programme of ['Gymnastics', 'Dance', 'Martial arts']) {
-    await page.getByRole('button', { name: new RegExp(`^${programme}`) }).click();
-    await shoot(page, `figures-${programme.toLowerCase().replace(' ', '-')}`);
-  }
+  await page.getByRole('button', { name: /^Gymnastics/ }).click();
+  await shoot(page, 'figures-gymnastics');
   await open(page, leiter, '/library/cartwheel');
   await expect(page.getByRole('region', { name: 'The way' }).getByRole('link').first()).toBeAttached();
   await shoot(page, 'movement');
+  await phone(page, leiter, { classId: taught?.id ?? '', planId: id });
 });
+
+/** Four pages on a phone, beside each other in one picture. */
+async function phone(page: Page, leiter: Leiter, { classId, planId }: { readonly classId: string; readonly planId: string }): Promise<void> {
+  await page.setViewportSize({ width: 390, height: 800 });
+  const pictures: string[] = [];
+  for (const address of ['/week', `/classes/${classId}/marks`, '/children', `/classes/${planId}/plan`]) {
+    await open(page, leiter, address);
+    await settled(page);
+    pictures.push((await page.screenshot()).toString('base64'));
+  }
+  await page.setViewportSize({ width: 4 * 390 + 3 * 24, height: 800 });
+  const images = pictures.map((data) => `<img width="390" src="data:image/png;base64,${data}">`).join('');
+  await page.setContent(`<body style="margin:0;display:flex;gap:24px;background:#ddd5c5">${images}</body>`);
+  await page.screenshot({ path: `${folder}/phone.png` });
+}

@@ -35,7 +35,7 @@ test('A warm-up is fitted to its song: the gap is shown, and a click closes it',
   await section.getByRole('button', { name: 'Fit it to the music' }).click();
   await expect(section.getByRole('status')).toContainText('it ends with the music');
   await page.keyboard.press('Control+z');
-  await page.locator('body').click({ position: { x: 5, y: 700 } });
+  await page.locator('body').click({ position: { x: 5, y: 500 } });
   await page.keyboard.press('Control+z');
   await expect(section.getByRole('status')).not.toContainText('it ends with the music');
   // Esc leads back to the class, and so does the section pressed again

@@ -156,10 +156,7 @@ describe('whom to write to about a child', () => {
     for (const path of ['children', 'boards', 'today', 'coming-classes'])
       expect(JSON.stringify((await owner.get(`/api/${path}`).expect(200)).body)).not.toContain('ida@home.example');
     await owner.delete(`/api/children/${id}`).expect(204);
-    const [{ left }] = (await club.source.query(`SELECT count(*)::int AS left FROM child WHERE contacts::text LIKE '%ida@home%'`)) as [
-      { left: number },
-    ];
-    expect(left).toBe(0);
+    expect(await club.source.query(`SELECT 1 FROM child WHERE contacts::text LIKE '%ida@home%'`)).toEqual([]);
   });
 
   it.each([

@@ -52,6 +52,8 @@ const timeZone = 'Europe/London';
 const plannedGroups: ReadonlySet<string> = new Set(['Puffins', 'Tide Pool', 'Lanterns']);
 /** Whoever knows its own pace leaves some air. */
 const plannedShare = 0.92;
+/** Of whom a family told something of its child’s health. */
+const sparingGroup = 'Tide Pool';
 /** Who lost a day to the weather. */
 const stormyGroup = 'Kittiwakes';
 
@@ -347,13 +349,13 @@ class DemoTerm {
       ]);
   }
 
-  /** A child that has to spare its wrists for some weeks. */
+  /** A child that has to spare a thigh for some weeks. */
   private async storeHealthNote(children: readonly PlacedChild[]): Promise<void> {
-    const child = children.find(({ written }) => written.group === stormyGroup && written.course === 'improves');
+    const child = children.find(({ written }) => written.group === sparingGroup && written.course === 'improves');
     const note = {
-      text: 'Fell on its left wrist at school; the doctor says no weight on the hands.',
-      regions: ['wrists'],
-      hazards: [],
+      text: 'Pulled a muscle at the back of the thigh; the doctor says no splits.',
+      regions: [],
+      hazards: ['split'],
       untilDay: addDays(this.today, 17),
     };
     if (child) await this.manager.query('UPDATE child SET health_notes = $2 WHERE id = $1', [child.entity.id, JSON.stringify([note])]);

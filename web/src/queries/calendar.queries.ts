@@ -30,35 +30,37 @@ export function useTaughtClass(id: string) {
 }
 
 /** All that shows the calendar is read anew. */
-async function readCalendarAnew(): Promise<void> {
-  await Promise.all([['week'], ['coming'], ['today'], ['group-classes']].map((queryKey) => queryClient.invalidateQueries({ queryKey })));
+function readCalendarAnew(): void {
+  // it may come a moment later: the step can be taken back at once
+  for (const queryKey of [['week'], ['coming'], ['today'], ['group-classes']]) void queryClient.invalidateQueries({ queryKey });
 }
 
 export async function addClass(request: AddClassRequest): Promise<ClassResponse> {
   const added = await api<ClassResponse>('POST', 'classes', request);
-  await readCalendarAnew();
+  readCalendarAnew();
   return added;
 }
 
 /** Takes a class off the calendar on which nothing was done yet. */
 export async function removeClass(id: string): Promise<void> {
   await api<undefined>('DELETE', `classes/${id}`);
-  await readCalendarAnew();
+  readCalendarAnew();
 }
 
 export async function changeClass(id: string, request: ChangeClassRequest): Promise<ClassResponse> {
   const changed = await api<ClassResponse>('PATCH', `classes/${id}`, request);
-  await Promise.all([queryClient.invalidateQueries({ queryKey: classKey(id) }), readCalendarAnew()]);
+  void queryClient.invalidateQueries({ queryKey: classKey(id) });
+  readCalendarAnew();
   return changed;
 }
 
 export async function addHoliday(request: HolidayRequest): Promise<HolidayResponse> {
   const added = await api<HolidayResponse>('POST', 'holidays', request);
-  await readCalendarAnew();
+  readCalendarAnew();
   return added;
 }
 
 export async function removeHoliday(id: string): Promise<void> {
   await api<undefined>('DELETE', `holidays/${id}`);
-  await readCalendarAnew();
+  readCalendarAnew();
 }

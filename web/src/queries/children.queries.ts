@@ -29,14 +29,14 @@ export async function addChild(request: AddChildRequest): Promise<ChildResponse>
 
 export async function changeChild(id: string, request: ChangeChildRequest): Promise<ChildResponse> {
   const child = await api<ChildResponse>('PATCH', `children/${id}`, request);
-  await queryClient.invalidateQueries();
+  void queryClient.invalidateQueries();
   return child;
 }
 
 /** The same for several at once; who may not be changed is named. */
 export async function changeChildren(request: ChangeChildrenRequest): Promise<ChangedChildren> {
   const done = await api<ChangedChildren>('POST', 'children/several', request);
-  await queryClient.invalidateQueries();
+  void queryClient.invalidateQueries();
   return done;
 }
 
@@ -60,14 +60,16 @@ export function useEraseChild(id: string) {
 export async function awardGrade(id: string, request: AwardGradeRequest): Promise<void> {
   const page = await api<ChildPageResponse>('POST', `children/${id}/grades`, request);
   queryClient.setQueryData(['child', id], page);
-  await queryClient.invalidateQueries();
+  // what rests on it may come a moment later: the step can be taken back at once
+  void queryClient.invalidateQueries();
 }
 
 /** Takes back a grade that was given by mistake, with the reason. */
 export async function takeBackGrade(id: string, { gradeId, reason }: { readonly gradeId: string; readonly reason: string }): Promise<void> {
   const page = await api<ChildPageResponse>('POST', `children/${id}/grades/${gradeId}/take-back`, { reason });
   queryClient.setQueryData(['child', id], page);
-  await queryClient.invalidateQueries();
+  // what rests on it may come a moment later: the step can be taken back at once
+  void queryClient.invalidateQueries();
 }
 
 /** Moves a child that finishes a grade on an earlier version over to the newest. */

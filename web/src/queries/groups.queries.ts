@@ -22,5 +22,5 @@ export async function addGroup(request: AddGroupRequest): Promise<void> {
 
 export async function changeGroup(id: string, request: ChangeGroupRequest): Promise<void> {
   await api<GroupResponse>('PATCH', `groups/${id}`, request);
-  await queryClient.invalidateQueries();
+  void queryClient.invalidateQueries();
 }
