@@ -143,7 +143,7 @@ test('A class that runs over is fitted to the clock, and taken back with one key
   await expect(page.getByText(/over ·/)).toBeVisible();
   const over = await minutes(page);
   await page.keyboard.press('Escape');
-  await page.locator('body').click({ position: { x: 5, y: 700 } });
+  await page.locator('body').click({ position: { x: 5, y: 500 } });
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Fit to the clock' }).click();
   const dialog = page.getByRole('dialog');
