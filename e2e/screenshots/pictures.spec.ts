@@ -103,7 +103,11 @@ test('The main views of the demo club', async ({ page, leiter }) => {
 });
 
 /** Four pages on a phone, beside each other in one picture. */
-async function phone(page: Page, leiter: Leiter, { classId, planId }: { readonly classId: string; readonly planId: string }): Promise<void> {
+async function phone(
+  page: Page,
+  leiter: Leiter,
+  { classId, planId }: { readonly classId: string; readonly planId: string },
+): Promise<void> {
   await page.setViewportSize({ width: 390, height: 800 });
   const pictures: string[] = [];
   for (const address of ['/week', `/classes/${classId}/marks`, '/children', `/classes/${planId}/plan`]) {

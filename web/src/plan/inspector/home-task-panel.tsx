@@ -76,7 +76,7 @@ export function HomeTaskPanel({ page, plan, library, context, onEdit }: Props) {
           />
         ))}
       </Box>
-      <Box sx={{ display: 'flex', gap: 1, my: 1, alignItems: 'center' }}>
+      <Box sx={{ display: 'flex', gap: 1, my: 1, alignItems: 'end' }}>
         <Button
           variant="outlined"
           size="small"
