@@ -22,7 +22,12 @@ export function SmallLadder({ one }: { readonly one: WallChild }) {
   const stand = climbed === 0 ? floor : y(climbed);
   const share = of === 0 ? 0 : met / of;
   return (
-    <Box component="svg" viewBox={`0 0 ${String(width)} ${String(height)}`} aria-hidden="true" sx={{ width, height, display: 'block', flexShrink: 0 }}>
+    <Box
+      component="svg"
+      viewBox={`0 0 ${String(width)} ${String(height)}`}
+      aria-hidden="true"
+      sx={{ width, height, display: 'block', flexShrink: 0 }}
+    >
       <line x1="2" x2={width - 2} y1={floor + 2} y2={floor + 2} stroke={palette.line} strokeWidth="2" />
       <g stroke={palette.ink} strokeWidth="3" strokeLinecap="round" {...dash}>
         <line x1={left} x2={left} y1={top - 12} y2={floor} />
