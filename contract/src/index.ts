@@ -60,14 +60,7 @@ export {
   type PreviewChild,
 } from './plan-file.js';
 export {
-  AddClassRequest,
-  HolidayRequest,
   RollRequest,
-  type ClassOutlook,
-  type CloseToGrade,
-  type HolidayResponse,
-  type WeekEntry,
-  type WeekResponse,
   AttendanceRequest,
   ChangeClassRequest,
   ItemTimesRequest,
@@ -75,15 +68,24 @@ export {
   type Attendance,
   type ClassPageResponse,
   type ClassResponse,
-  type ComingClass,
   type ExpectedChild,
   type PlanConflict,
   type PlanVersion,
   type StoredPlan,
   type TaughtClass,
   type TaughtItem,
-  type TodayResponse,
 } from './class.js';
 export { HealthNoteBody, SaveHealthNotesRequest, type HealthNotes } from './health-note.js';
 export { AddObservationRequest, type ObservationResponse } from './observation.js';
 export { type FieldProblem, type Problem } from './problem.js';
+export {
+  AddClassRequest,
+  HolidayRequest,
+  type ClassOutlook,
+  type CloseToGrade,
+  type HolidayResponse,
+  type WeekEntry,
+  type WeekResponse,
+  type ComingClass,
+  type TodayResponse,
+} from './calendar.js';
