@@ -47,7 +47,7 @@ export function ChooseSeveral({ chosen, groups, onDone }: Props) {
     );
   };
   const isNobody = ids.length === 0;
-  // undoing a join must not take out who was in the group already
+  // what is done is done only to those whom it changes: undoing it must not touch who was in the group, or archived, before
   const without = (group: GroupResponse): string[] => chosen.filter(({ groupIds }) => !groupIds.includes(group.id)).map(({ id }) => id);
   return (
     <Box
@@ -92,7 +92,9 @@ export function ChooseSeveral({ chosen, groups, onDone }: Props) {
         slotProps={{ select: { displayEmpty: true }, htmlInput: { 'aria-label': 'Take out of a group' } }}
         onChange={(event) => {
           const group = groups.find(({ id }) => id === event.target.value);
-          if (group) run({ leaveGroupId: group.id }, { joinGroupId: group.id }, `taken out of ${group.name}`);
+          if (!group) return;
+          const childIds = chosen.filter(({ groupIds }) => groupIds.includes(group.id)).map(({ id }) => id);
+          run({ leaveGroupId: group.id }, { joinGroupId: group.id }, `taken out of ${group.name}`, childIds);
         }}
       >
         <MenuItem value="">Take out of a group …</MenuItem>
@@ -118,7 +120,8 @@ export function ChooseSeveral({ chosen, groups, onDone }: Props) {
           variant="outlined"
           disabled={isNobody}
           onClick={() => {
-            run({ archived: true }, { archived: false }, 'archived');
+            const childIds = chosen.filter(({ archived }) => !archived).map(({ id }) => id);
+            run({ archived: true }, { archived: false }, 'archived', childIds);
           }}
         >
           Archive

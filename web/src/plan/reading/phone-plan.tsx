@@ -12,7 +12,7 @@ import {
   type Library,
   type PlanEdit,
 } from '@leiter/core';
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { planVersion } from '../../queries/class.queries';
 import { useClassContext } from '../../queries/evaluation';
 import { ButtonLink } from '../../shared/button-link';
@@ -21,7 +21,7 @@ import { useDocumentSession } from '../../shared/document-session/use-document-s
 import { useOthersChanges } from '../../shared/document-session/use-others-changes';
 import { Page, Panel } from '../../shared/page';
 import { palette } from '../../shared/palette';
-import { offerUndo } from '../../shared/undo-bar';
+import { forgetUndo, offerUndo } from '../../shared/undo-bar';
 import { aboutClass } from '../about-class';
 import { edit } from '../editing/plan-edits';
 import { planKind, storedDocument } from '../editing/plan-kind';
@@ -62,17 +62,19 @@ export function PhonePlan({ page, library, initial, kept }: Props) {
     onShown: useCallback(() => undefined, []),
   });
   const change = (edits: readonly PlanEdit[], done: string): void => {
-    const before = store.getState().content;
     const result = edit(store, edits);
     if ('refusal' in result) setSaid(refusalWords(result.refusal));
     else {
       setSaid('');
       offerUndo(done, () => {
-        store.setState({ content: before });
+        // as the key does: what others changed meanwhile is not written over
+        store.temporal.getState().undo();
         return Promise.resolve();
       });
     }
   };
+  // who left the plan takes nothing of it back from another page
+  useEffect(() => forgetUndo, []);
   const band = ageBandOf(meanAge(context.agesYears));
   const actionsOf = (itemId: string, close: () => void) => {
     const item = findItem(plan, itemId)?.item;
