@@ -22,6 +22,7 @@ function fingerprint() {
     `${root}/web/index.html`,
     `${root}/web/vite.config.ts`,
     `${root}/web/vite.shared.ts`,
+    `${root}/web/first-needs.ts`,
   ];
   for (const file of files.sort()) hash.update(file.slice(root.length)).update('\0').update(readFileSync(file));
   return hash.digest('hex');

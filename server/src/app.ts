@@ -1,10 +1,9 @@
 import 'reflect-metadata';
-import { existsSync } from 'node:fs';
 import type { LogLevel } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import compression from 'compression';
-import express, { type NextFunction, type Request, type Response } from 'express';
+import type { NextFunction, Request, Response } from 'express';
 import helmet from 'helmet';
 import { AppModule } from './app.module.js';
 import { prepareSchema } from './database/schema.js';
@@ -16,6 +15,7 @@ import { ProblemFilter } from './http/problem.filter.js';
 import { nameRequest } from './http/request-id.js';
 import { sessionHandling } from './http/session-store.js';
 import { contractPipe } from './http/validation.js';
+import { servePages } from './http/web-pages.js';
 import { root } from './root.js';
 
 export interface AppSettings {
@@ -87,18 +87,6 @@ async function serveInterface(app: NestExpressApplication): Promise<void> {
   app.use('/api/openapi.json', (_request: Request, response: Response) => {
     response.type('application/json').send(openApi);
   });
-  if (existsSync(webFolder)) {
-    const files = express.static(webFolder, { index: false });
-    app.use('/assets', express.static(`${webFolder}assets`, { immutable: true, maxAge: '1y', fallthrough: false }));
-    app.use((request: Request, response: Response, next: NextFunction) => {
-      const isPage = (request.method === 'GET' || request.method === 'HEAD') && !request.path.startsWith('/api');
-      // nothing of the API is looked for among the files
-      if (!isPage) next();
-      else
-        files(request, response, () => {
-          response.sendFile(`${webFolder}index.html`);
-        });
-    });
-  }
+  servePages(app, webFolder);
   await app.init();
 }

@@ -5,6 +5,7 @@ import pg from 'pg';
 import { Kept } from '../database/kept.js';
 import type { NoticesService } from '../database/notices.service.js';
 
+export const sessionCookie = 'leiter';
 const twoWeeks = 14 * 24 * 3600;
 const keptMilliseconds = 60_000;
 
@@ -50,7 +51,7 @@ export function sessionHandling({ databaseUrl, secret, isSecure, notices }: Sess
 
   const store = new KeptStore({ pool, tableName: 'session', ttl: twoWeeks, disableTouch: true, errorLog: () => undefined });
   const handler = session({
-    name: 'leiter',
+    name: sessionCookie,
     secret: secret ?? randomBytes(32).toString('hex'),
     store,
     resave: false,

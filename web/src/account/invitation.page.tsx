@@ -14,7 +14,7 @@ import { queryClient } from '../shared/query-client';
 import { useServerForm } from '../shared/server-form';
 
 /** Where the link of an invitation leads: a password, and one is in. */
-export function InvitationPage() {
+function InvitationPage() {
   const { token = '' } = useParams();
   const invitation = useQuery({
     queryKey: ['invitation', token],
@@ -85,3 +85,5 @@ function Accept({ token, invitation }: { readonly token: string; readonly invita
     </Box>
   );
 }
+
+export { InvitationPage as Page };

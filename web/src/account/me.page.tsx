@@ -8,7 +8,7 @@ import { TeachingRoomForm } from './teaching-room-form';
 import { useSession, useSignOut } from '../queries/session.queries';
 
 /** The person who is signed in. */
-export function MePage() {
+function MePage() {
   const session = useSession();
   const signOut = useSignOut();
   const navigate = useNavigate();
@@ -40,3 +40,5 @@ export function MePage() {
     </Page>
   );
 }
+
+export { MePage as Page };

@@ -11,7 +11,7 @@ import { MakeClub } from './make-club';
 import { useSession, useSignIn, useWelcome } from '../queries/session.queries';
 
 /** Before anybody is signed in: the demo people by one click, a form for everybody else, or the first club. */
-export function SignInPage() {
+function SignInPage() {
   const welcome = useWelcome();
   const session = useSession();
   const location = useLocation();
@@ -150,3 +150,5 @@ function SignInForm() {
     </Box>
   );
 }
+
+export { SignInPage as Page };

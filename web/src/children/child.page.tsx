@@ -24,7 +24,7 @@ import { RequirementLine } from './parts/requirement-line';
 import { TakeBackGrade } from './parts/take-back-grade';
 
 /** A child: its ladder, what it works on, what was seen when, what it has at home. */
-export function ChildPage() {
+function ChildPage() {
   const { id = '' } = useParams();
   const page = useChildPage(id);
   const session = useSession();
@@ -283,3 +283,5 @@ function missingWords(missing: Missing): string {
       return '';
   }
 }
+
+export { ChildPage as Page };

@@ -3,9 +3,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import type { ChildResponse } from '@leiter/contract';
 import { useMemo, useState } from 'react';
-import { Link } from 'react-router';
 import { useChildren } from '../queries/children.queries';
 import { useGroups } from '../queries/groups.queries';
 import { useMay } from '../queries/may';
@@ -19,8 +17,8 @@ import { plural } from '../shared/words';
 import { ChildDialog } from './parts/child-dialog';
 import { ChildrenImport } from './parts/children-import';
 import { ChooseSeveral } from './wall/choose-several';
-import { WallCard } from './wall/wall-card';
-import { wallOf, type WallFilter, type WallOrder } from './wall/wall';
+import { Wall } from './wall/wall-of-ladders';
+import { standingOf, wallOf, type WallFilter, type WallOrder } from './wall/wall';
 
 const filterWords: Readonly<Record<WallFilter, string>> = {
   everybody: 'everybody',
@@ -32,7 +30,7 @@ const filterWords: Readonly<Record<WallFilter, string>> = {
 const orderWords: Readonly<Record<WallOrder, string>> = { name: 'by name', grade: 'by grade', seen: 'longest not seen' };
 
 /** All children of the club as ladders at a wall, by group: who stands where, who is close, who was not seen. */
-export function ChildrenPage() {
+function ChildrenPage() {
   const children = useChildren();
   const groups = useGroups();
   const boards = useBoards();
@@ -45,13 +43,14 @@ export function ChildrenPage() {
   const close = (): void => {
     setOpen(null);
   };
-  const wall = useMemo(
+  const standing = useMemo(
     () =>
       children.data && groups.data
-        ? wallOf({ children: children.data, groups: groups.data, boards: boards.data ?? [], ladders: ladders.data ?? [], today }, wanted)
+        ? standingOf({ children: children.data, groups: groups.data, boards: boards.data ?? [], ladders: ladders.data ?? [], today })
         : [],
-    [children.data, groups.data, boards.data, ladders.data, today, wanted],
+    [children.data, groups.data, boards.data, ladders.data, today],
   );
+  const wall = useMemo(() => wallOf(standing, wanted), [standing, wanted]);
   const count = (children.data ?? []).filter(({ archived }) => !archived).length;
   return (
     <Page
@@ -107,7 +106,7 @@ export function ChildrenPage() {
                 {(all) => (
                   <>
                     {all.length > 0 && <Filters wanted={wanted} onChange={setWanted} hasArchived={all.some(({ archived }) => archived)} />}
-                    <Wall wall={wall} chosen={chosen} onChoose={setChosen} />
+                    <Wall standing={standing} wall={wall} chosen={chosen} onChoose={setChosen} />
                     {wall.length === 0 && <Nobody isEmpty={all.length === 0} mayAdd={may.change} onAdd={setOpen} />}
                     {open === 'add' && <ChildDialog child={null} groups={allGroups} onClose={close} />}
                     {open === 'import' && <ChildrenImport onClose={close} />}
@@ -185,66 +184,6 @@ function Filters({
   );
 }
 
-function Wall({
-  wall,
-  chosen,
-  onChoose,
-}: {
-  readonly wall: ReturnType<typeof wallOf>;
-  readonly chosen: ReadonlySet<string> | null;
-  readonly onChoose: (chosen: ReadonlySet<string>) => void;
-}) {
-  const flip = ({ id }: ChildResponse): void => {
-    const next = new Set(chosen);
-    if (!next.delete(id)) next.add(id);
-    onChoose(next);
-  };
-  return wall.map(({ group, members }) => (
-    <Box key={group?.id ?? 'none'} component="section" aria-label={group?.name ?? 'In no group now'} sx={{ mb: 3 }}>
-      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, mb: 1, flexWrap: 'wrap' }}>
-        <Typography variant="h2">{group?.name ?? 'In no group now'}</Typography>
-        {group && <Link to={`/groups/${group.id}`}>Board</Link>}
-        {chosen && (
-          <Button
-            size="small"
-            variant="outlined"
-            onClick={() => {
-              const ids = members.map(({ child }) => child.id);
-              const isAll = ids.every((id) => chosen.has(id));
-              onChoose(new Set(isAll ? [...chosen].filter((id) => !ids.includes(id)) : [...chosen, ...ids]));
-            }}
-          >
-            All of {group?.name ?? 'these'}
-          </Button>
-        )}
-      </Box>
-      <Box
-        component="ul"
-        sx={{
-          listStyle: 'none',
-          m: 0,
-          p: 0,
-          display: 'grid',
-          gap: 1,
-          gridTemplateColumns: 'repeat(auto-fill, minmax(160px, 1fr))',
-        }}
-      >
-        {members.map((one) => (
-          <WallCard
-            key={one.child.id}
-            one={one}
-            isChoosing={chosen !== null}
-            isChosen={chosen?.has(one.child.id) ?? false}
-            onChoose={() => {
-              flip(one.child);
-            }}
-          />
-        ))}
-      </Box>
-    </Box>
-  ));
-}
-
 function Nobody({
   isEmpty,
   mayAdd,
@@ -269,3 +208,5 @@ function Nobody({
     />
   );
 }
+
+export { ChildrenPage as Page };

@@ -23,7 +23,7 @@ import { RescheduleDialog } from './parts/reschedule-dialog';
 import { Roll } from './parts/roll';
 
 /** One class from its plan to its marks: what was planned, what it took, who was there, what was seen and what was noted. */
-export function ClassPage() {
+function ClassPage() {
   const { id = '' } = useParams();
   const page = useClassPage(id);
   const movements = useMovements();
@@ -249,3 +249,5 @@ function Order({
     </Box>
   );
 }
+
+export { ClassPage as Page };

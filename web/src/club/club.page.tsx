@@ -18,7 +18,7 @@ import { useMay } from '../queries/may';
 import { usePeople } from '../queries/people.queries';
 
 /** The club: its groups with their weekly slots, and the people who work in it. */
-export function ClubPage() {
+function ClubPage() {
   const groups = useGroups();
   const people = usePeople();
   const programmes = useSyllabuses();
@@ -128,3 +128,5 @@ export function ClubPage() {
     </Page>
   );
 }
+
+export { ClubPage as Page };

@@ -17,7 +17,7 @@ import { TimeChart } from './parts/time-chart';
 import { excessOf, peakOf, sectionMeans, taughtEffort, totalOf, type PlannedAndReal } from './parts/taught';
 
 /** A class beside those before it: what was planned and what it took, and how hard it was. */
-export function ComparePage() {
+function ComparePage() {
   const { id = '' } = useParams();
   const page = useClassPage(id);
   const movements = useMovements();
@@ -163,3 +163,5 @@ function Table({
     </table>
   );
 }
+
+export { ComparePage as Page };

@@ -40,7 +40,7 @@ function partsOf(ladders: readonly SyllabusResponse[], movements: readonly Movem
 }
 
 /** Every movement the club can teach: searched as one types, narrowed by what it asks, as words or as figures. */
-export function LibraryPage() {
+function LibraryPage() {
   const movements = useMovements();
   const [text, setText] = useState('');
   const [part, setPart] = useState<Part>('all');
@@ -275,3 +275,5 @@ function Filters({
     </Box>
   );
 }
+
+export { LibraryPage as Page };

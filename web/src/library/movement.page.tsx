@@ -18,7 +18,7 @@ import { OwnCue } from './parts/own-cue';
 import { cuesOf, putMovementAway, useLibrary, useMovements } from '../queries/library.queries';
 
 /** One movement: its stages, versions, faults and fixes, how to help, and what to care about. */
-export function MovementPage() {
+function MovementPage() {
   const { slug = '' } = useParams();
   const movements = useMovements();
   const library = useLibrary();
@@ -325,3 +325,5 @@ function Facts({ movement, library }: { readonly movement: Movement; readonly li
     </>
   );
 }
+
+export { MovementPage as Page };

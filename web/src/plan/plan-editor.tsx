@@ -26,6 +26,7 @@ import { ExportMenu } from '../shared/export-menu';
 import { KeysHelp } from '../shared/keys-help';
 import { Page } from '../shared/page';
 import { palette } from '../shared/palette';
+import { useIsSettled } from '../shared/use-is-settled';
 import { useStable } from '../shared/use-stable';
 import { aboutClass } from './about-class';
 import type { KeptHistory } from '../shared/document-session/kept-history';
@@ -98,6 +99,8 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
     setChosen(id);
     if (id === null) setSection(null);
   };
+  // the running order is drawn first: one can read and write it while the rest comes
+  const isSettled = useIsSettled();
   const [isWriting, setWriting] = useState(false);
   const writingAt = chosen === null && sectionId === null ? null : placeToWrite(plan, chosen, sectionId);
   const others = usePresence(classId, chosen);
@@ -307,12 +310,12 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
         )}
         <LastChange timeline={later.timeline} />
         <FindingsList reckoned={reckoned} library={library} context={context} onChoose={setChosen} onEdit={change} />
-        {!total && !shownSection && (
+        {!total && !shownSection && isSettled && (
           <ClassInspector page={page} plan={plan} evaluation={later} library={library} context={context} onAction={act} onEdit={change} />
         )}
       </Box>
       <KeysHelp keys={planKeysHelp} />
-      <PlanPrint page={page} plan={plan} evaluation={evaluation} library={library} talk={talk} />
+      {isSettled && <PlanPrint page={page} plan={plan} evaluation={evaluation} library={library} talk={talk} />}
       {open === 'fit' && <FitDialog plan={plan} library={library} context={context} onTake={change} onClose={close} />}
       {open === 'keep' && (
         <TemplateDialog

@@ -6,7 +6,7 @@ import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-libra
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { aClassPage, stored, type Sent } from '../testing/makers';
 import { renderAt, serverWith } from '../testing/rendered';
-import { PlanPage } from './plan.page';
+import { Page as PlanPage } from './plan.page';
 
 const movements = [
   aMovement('balance', { name: 'Balance', kind: 'basic' }),
@@ -165,7 +165,7 @@ describe('the plan of a class', () => {
   it('is left alone by keys while a dialog lies over it', async () => {
     const { sent } = open({ a: aClass('a', aPlan({ drills: [anItem('balance', { id: 'a' }), anItem('quay-hop', { id: 'b' })] })) }, 'a');
     await waitFor(() => rung(/Balance/));
-    fireEvent.click(screen.getByRole('button', { name: /Fit to the clock/ }));
+    fireEvent.click(await screen.findByRole('button', { name: /Fit to the clock/ }));
     await screen.findByRole('dialog');
     for (const key of ['ArrowDown', 'd', 'Delete']) press(key);
     await new Promise((resolve) => setTimeout(resolve, 900));

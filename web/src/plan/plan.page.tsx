@@ -17,7 +17,7 @@ import { PhonePlan } from './reading/phone-plan';
 import { PlanReader } from './reading/plan-reader';
 
 /** The plan of one class: chosen from a template first, then written. Another class is another page: nothing of it stays. */
-export function PlanPage() {
+function PlanPage() {
   const { id = '' } = useParams();
   return <PlanOfClass key={id} id={id} />;
 }
@@ -76,3 +76,5 @@ function useKeptHistory(id: string) {
     staleTime: Infinity,
   });
 }
+
+export { PlanPage as Page };

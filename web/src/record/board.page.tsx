@@ -19,7 +19,7 @@ interface Chosen {
 }
 
 /** A group at a glance: children × the requirements of the grade each works towards; a cell opens what was seen, and takes a mark. */
-export function BoardPage() {
+function BoardPage() {
   const { id = '' } = useParams();
   const board = useGroupBoard(id);
   const movements = useMovements();
@@ -222,3 +222,5 @@ function standingWordsOf({ standing, bestMark, unseenForDays }: BoardCell): stri
   if (standing === 'with-help' && bestMark !== null) return markWords[bestMark];
   return standing.replace('-', ' ');
 }
+
+export { BoardPage as Page };

@@ -34,7 +34,7 @@ const keys: readonly (readonly [string, string])[] = [
 ];
 
 /** What the children of a class showed: what was in focus first, and all that was done and is asked. */
-export function MarksPage() {
+function MarksPage() {
   const { id = '' } = useParams();
   const page = useClassPage(id);
   const movements = useMovements();
@@ -187,3 +187,5 @@ function More({ sheet, library }: { readonly sheet: MarkSheet; readonly library:
     </Box>
   );
 }
+
+export { MarksPage as Page };

@@ -27,7 +27,7 @@ const schoolWords = {
 } as const;
 
 /** The ladder of each programme, and what a grade asks for. */
-export function SyllabusPage() {
+function SyllabusPage() {
   const syllabuses = useSyllabuses();
   const library = useLibrary();
   const role = useSession().data?.person.role;
@@ -202,3 +202,5 @@ function Grades({ syllabus, saved }: { readonly syllabus: SyllabusResponse; read
     </>
   );
 }
+
+export { SyllabusPage as Page };

@@ -28,7 +28,7 @@ const keys: readonly (readonly [string, string])[] = [
 ];
 
 /** Teaching a class: full screen, dark, hands-free. */
-export function TeachPage() {
+function TeachPage() {
   const { id = '' } = useParams();
   const page = useClassPage(id);
   const movements = useMovements();
@@ -237,3 +237,5 @@ function useWakeLock(isWanted: boolean): void {
     };
   }, [isWanted]);
 }
+
+export { TeachPage as Page };

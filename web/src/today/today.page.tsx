@@ -14,7 +14,7 @@ import { WeekAhead } from './parts/week-ahead';
 import { useToday } from './today.queries';
 
 /** What a person starts the day with. */
-export function TodayPage() {
+function TodayPage() {
   const today = useToday();
   const session = useSession();
   const library = useLibrary();
@@ -227,3 +227,5 @@ function Notices({ notices }: { readonly notices: TodayResponse['notices'] }) {
     </Box>
   );
 }
+
+export { TodayPage as Page };

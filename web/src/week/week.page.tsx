@@ -18,7 +18,7 @@ import { HolidaysSheet } from './parts/holidays-sheet';
 import { ExtraClassDialog } from './parts/extra-class-dialog';
 
 /** The classes of a week and the one after it, past or coming, each with how far it has come and the ways into it. */
-export function WeekPage() {
+function WeekPage() {
   const session = useSession().data;
   const today = session?.today ?? '';
   const { day = today } = useParams();
@@ -231,3 +231,5 @@ function Days({ week, today, ownId, outlook }: DaysProps) {
     </Panel>
   );
 }
+
+export { WeekPage as Page };

@@ -1,4 +1,3 @@
-import Box from '@mui/material/Box';
 import { palette } from '../../shared/palette';
 import { isUnseen, type WallChild } from './wall';
 
@@ -22,12 +21,7 @@ export function SmallLadder({ one }: { readonly one: WallChild }) {
   const stand = climbed === 0 ? floor : y(climbed);
   const share = of === 0 ? 0 : met / of;
   return (
-    <Box
-      component="svg"
-      viewBox={`0 0 ${String(width)} ${String(height)}`}
-      aria-hidden="true"
-      sx={{ width, height, display: 'block', flexShrink: 0 }}
-    >
+    <svg viewBox={`0 0 ${String(width)} ${String(height)}`} aria-hidden="true" style={{ width, height, display: 'block', flexShrink: 0 }}>
       <line x1="2" x2={width - 2} y1={floor + 2} y2={floor + 2} stroke={palette.line} strokeWidth="2" />
       <g stroke={palette.ink} strokeWidth="3" strokeLinecap="round" {...dash}>
         <line x1={left} x2={left} y1={top - 12} y2={floor} />
@@ -71,6 +65,6 @@ export function SmallLadder({ one }: { readonly one: WallChild }) {
         <path d={isEarned ? 'M-6 -22 0 -15 6 -22' : 'M-5 -11 0 -15 5 -11'} fill="none" />
         <circle cx="0" cy="-20.5" r="3.2" strokeWidth="1.5" />
       </g>
-    </Box>
+    </svg>
   );
 }

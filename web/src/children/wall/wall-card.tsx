@@ -1,4 +1,4 @@
-import Box from '@mui/material/Box';
+import { memo } from 'react';
 import { Link } from 'react-router';
 import { palette } from '../../shared/palette';
 import { SmallLadder } from './small-ladder';
@@ -6,32 +6,15 @@ import { isClose, isUnseen, type WallChild } from './wall';
 
 interface Props {
   readonly one: WallChild;
+  readonly isHidden: boolean;
   readonly isChoosing: boolean;
   readonly isChosen: boolean;
-  readonly onChoose: () => void;
+  readonly onFlip: (childId: string) => void;
 }
 
-/** A child on the wall; where several are being chosen, a press chooses it, else it opens its page. */
-export function WallCard({ one, isChoosing, isChosen, onChoose }: Props) {
-  const { child, name } = one;
-  const body = (
-    <>
-      <SmallLadder one={one} />
-      <Box sx={{ minWidth: 0 }}>
-        <Box sx={{ fontWeight: 700, overflowWrap: 'anywhere', lineHeight: 1.2, textDecoration: isChoosing ? 'none' : 'underline' }}>
-          {name}
-        </Box>
-        <Box sx={{ fontSize: 13.5, lineHeight: 1.3, color: palette.soft, overflowWrap: 'anywhere' }}>{one.grade ?? 'no grade yet'}</Box>
-        <Box sx={{ fontSize: 13.5, lineHeight: 1.3, color: palette.ink, fontWeight: one.isEarned || isClose(one) ? 700 : 400 }}>
-          {progressWords(one)}
-        </Box>
-        {isUnseen(one) && <Box sx={{ fontSize: 13.5, lineHeight: 1.3, color: palette.caution }}>{unseenWords(one)}</Box>}
-        {!child.isHomeKnown && <Box sx={{ fontSize: 13.5, lineHeight: 1.3, color: palette.caution }}>home not told</Box>}
-        {child.archived && <Box sx={{ fontSize: 13.5, lineHeight: 1.3, color: palette.caution }}>archived</Box>}
-      </Box>
-    </>
-  );
-  const look = {
+/** How the cards of a list look, given once to the list: dozens come and go with every filter. */
+export const cardsLook = {
+  '& .card': {
     display: 'flex',
     gap: 1,
     p: 1,
@@ -40,26 +23,58 @@ export function WallCard({ one, isChoosing, isChosen, onChoose }: Props) {
     textAlign: 'left',
     color: 'inherit',
     textDecoration: 'none',
-    backgroundColor: isChosen ? '#DCE9E9' : '#FFFFFF',
-    border: `1px solid ${isChosen ? palette.primary : palette.line}`,
+    backgroundColor: '#FFFFFF',
+    border: `1px solid ${palette.line}`,
     borderRadius: '6px',
     cursor: 'pointer',
     minHeight: 136,
-  } as const;
-  return (
-    <Box component="li">
-      {isChoosing ? (
-        <Box component="button" type="button" aria-pressed={isChosen} onClick={onChoose} sx={look}>
-          {body}
-        </Box>
-      ) : (
-        <Box component={Link} to={`/children/${child.id}`} sx={look}>
-          {body}
-        </Box>
-      )}
-    </Box>
+  },
+  '& .card[aria-pressed="true"]': { backgroundColor: '#DCE9E9', borderColor: palette.primary },
+  '& .words': { minWidth: 0, fontSize: 13.5, lineHeight: 1.3, overflowWrap: 'anywhere' },
+  '& .name': { fontSize: 16, fontWeight: 700, lineHeight: 1.2 },
+  '& a .name': { textDecoration: 'underline' },
+  '& .grade': { color: palette.soft },
+  '& .near': { fontWeight: 700 },
+  '& .open': { color: palette.caution },
+} as const;
+
+/** A child on the wall; where several are being chosen, a press chooses it, else it opens its page. Its list has `cardsLook`. */
+export const WallCard = memo(function WallCard({ one, isHidden, isChoosing, isChosen, onFlip }: Props) {
+  const { child, name } = one;
+  const body = (
+    <>
+      <SmallLadder one={one} />
+      <div className="words">
+        <div className="name">{name}</div>
+        <div className="grade">{one.grade ?? 'no grade yet'}</div>
+        <div className={one.isEarned || isClose(one) ? 'near' : undefined}>{progressWords(one)}</div>
+        {isUnseen(one) && <div className="open">{unseenWords(one)}</div>}
+        {!child.isHomeKnown && <div className="open">home not told</div>}
+        {child.archived && <div className="open">archived</div>}
+      </div>
+    </>
   );
-}
+  return (
+    <li hidden={isHidden}>
+      {isChoosing ? (
+        <button
+          className="card"
+          type="button"
+          aria-pressed={isChosen}
+          onClick={() => {
+            onFlip(child.id);
+          }}
+        >
+          {body}
+        </button>
+      ) : (
+        <Link className="card" to={`/children/${child.id}`}>
+          {body}
+        </Link>
+      )}
+    </li>
+  );
+});
 
 function progressWords({ isEarned, nextGrade, met, of, groupId }: WallChild): string {
   if (groupId === null) return '';

@@ -1,6 +1,6 @@
 import type { BoardRow, ChildResponse, GroupResponse, SyllabusResponse } from '@leiter/contract';
 import { describe, expect, it } from 'vitest';
-import { wallOf, type WallFilter, type WallOrder } from './wall';
+import { standingOf, wallOf, type WallFilter, type WallOrder } from './wall';
 
 const today = '2026-11-26';
 const group = { id: 'g', name: 'Kittiwakes', programme: 'gymnastics', archived: false } as GroupResponse;
@@ -28,11 +28,12 @@ const children = [
   child('Gone', { archived: true }),
 ];
 const rows = [row('Zoë', { metCount: 4, isEarned: true }), row('Änne', { metCount: 2 }), row('Łucja', { lastSeenOn: '2026-11-05' })];
+const standing = standingOf({ children, groups: [group], boards: [{ group, columns: [], rows }], ladders: [ladder], today });
 const wall = (filter: WallFilter = 'everybody', order: WallOrder = 'name', text = '', showsArchived = false) =>
-  wallOf(
-    { children, groups: [group], boards: [{ group, columns: [], rows }], ladders: [ladder], today },
-    { text, filter, order, showsArchived },
-  ).map((place) => [place.group?.name ?? 'none', place.members.map(({ child: { givenName } }) => givenName)]);
+  wallOf(standing, { text, filter, order, showsArchived }).map((place) => [
+    place.group?.name ?? 'none',
+    place.members.map(({ child: { givenName } }) => givenName),
+  ]);
 
 describe('the wall', () => {
   it('stands by group, in the order of the alphabet as one says it, those in no group last', () => {
@@ -64,10 +65,12 @@ describe('the wall', () => {
   });
 
   it('knows the rung of a grade of an earlier version of the ladder by its name', () => {
-    const [place] = wallOf(
-      { children, groups: [group], boards: [], ladders: [ladder], today },
-      { text: 'zoe', filter: 'everybody', order: 'name', showsArchived: false },
-    );
+    const [place] = wallOf(standingOf({ children, groups: [group], boards: [], ladders: [ladder], today }), {
+      text: 'zoe',
+      filter: 'everybody',
+      order: 'name',
+      showsArchived: false,
+    });
     expect(place?.members[0]).toMatchObject({ climbed: 1, rungs: 3, grade: 'overhand' });
   });
 });

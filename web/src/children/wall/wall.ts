@@ -74,36 +74,36 @@ interface Wanted {
   readonly showsArchived: boolean;
 }
 
-/** The wall: group by group, those in no group last; groups in which nobody is wanted are left out. */
-export function wallOf(
-  { children, groups, boards, ladders, today }: Told,
-  { text, filter, order, showsArchived }: Wanted,
-): readonly { readonly group: GroupResponse | null; readonly members: readonly WallChild[] }[] {
-  const wanted = plain(text.trim());
-  const shown = children.filter(
-    ({ givenName, familyInitial, archived }) => (showsArchived || !archived) && plain(`${givenName} ${familyInitial}`).includes(wanted),
-  );
+/** A group, or those who are in none now, with all who belong to it. */
+interface Place {
+  readonly group: GroupResponse | null;
+  readonly members: readonly WallChild[];
+}
+
+/** Where every child stands, group by group, those in no group last; archived ones too. */
+export function standingOf({ children, groups, boards, ladders, today }: Told): readonly Place[] {
   const open = groups.filter(({ archived }) => !archived);
-  const places: readonly (GroupResponse | null)[] = [...open, null];
-  return places
-    .map((group) => {
-      const board = boards.find((one) => one.group.id === group?.id);
-      const ladder = ladders.find(({ programme }) => programme === group?.programme);
-      const members = shown
-        .filter(({ groupIds }) => (group ? groupIds.includes(group.id) : !groupIds.some((id) => open.some((one) => one.id === id))))
-        .map((child) =>
-          wallChild(
-            child,
-            group,
-            board?.rows.find(({ childId }) => childId === child.id),
-            ladder,
-            today,
-          ),
-        )
+  return [...open, null].map((group) => {
+    const rows = new Map(boards.find((one) => one.group.id === group?.id)?.rows.map((row) => [row.childId, row]));
+    const ladder = ladders.find(({ programme }) => programme === group?.programme);
+    const members = children
+      .filter(({ groupIds }) => (group ? groupIds.includes(group.id) : !groupIds.some((id) => open.some((one) => one.id === id))))
+      .map((child) => wallChild(child, group, rows.get(child.id), ladder, today));
+    return { group, members };
+  });
+}
+
+/** The wall as it is wanted; places in which nobody is like that are left out. */
+export function wallOf(standing: readonly Place[], { text, filter, order, showsArchived }: Wanted): readonly Place[] {
+  const wanted = plain(text.trim());
+  return standing
+    .map(({ group, members }) => ({
+      group,
+      members: members
+        .filter(({ child, name }) => (showsArchived || !child.archived) && plain(name).includes(wanted))
         .filter(passes[filter])
-        .toSorted(orders[order]);
-      return { group, members };
-    })
+        .toSorted(orders[order]),
+    }))
     .filter(({ members }) => members.length > 0);
 }
 

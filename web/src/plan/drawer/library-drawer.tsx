@@ -10,6 +10,7 @@ import { Figure } from '../../shared/figure';
 import { palette } from '../../shared/palette';
 import { kindWords, sectionWords } from '../../shared/words';
 import { movementSearch } from '../../shared/movement-search';
+import { useIsSettled } from '../../shared/use-is-settled';
 import { dragFromLibrary } from '../running-order/plan-drag';
 
 interface Props {
@@ -23,6 +24,8 @@ interface Props {
 
 /** More than one reads through while planning; drawing hundreds of figures would make the page wait. */
 const mostShown = 60;
+/** As many as there is room for before one scrolls. */
+const shownAtOnce = 11;
 
 type Filter = 'section' | 'standing' | 'floor' | 'needs-nothing';
 
@@ -31,6 +34,7 @@ export const LibraryDrawer = memo(function LibraryDrawer({ movements, programme,
   const [text, setText] = useState('');
   const [filters, setFilters] = useState<ReadonlySet<Filter>>(new Set(['section']));
   const [active, setActive] = useState(0);
+  const isSettled = useIsSettled();
   const own = useMemo(
     () => movements.filter((one) => !one.isPutAway && (one.programmes.length === 0 || one.programmes.includes(programme))),
     [movements, programme],
@@ -126,7 +130,7 @@ export const LibraryDrawer = memo(function LibraryDrawer({ movements, programme,
         tabIndex={0}
         sx={{ overflowY: 'auto', flex: 1, px: 1.5, pb: 1, '&:focus-visible': { outlineOffset: '-3px' } }}
       >
-        {found.slice(0, mostShown).map((movement, index) => (
+        {found.slice(0, isSettled ? mostShown : shownAtOnce).map((movement, index) => (
           <Card key={movement.slug} movement={movement} isActive={index === marked && text !== ''} onAdd={onAdd} />
         ))}
         {found.length > mostShown && (

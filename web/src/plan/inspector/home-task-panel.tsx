@@ -29,6 +29,7 @@ import {
 } from '@leiter/core';
 import { useState } from 'react';
 import { palette } from '../../shared/palette';
+import { useIsSettled } from '../../shared/use-is-settled';
 import { useTyped } from '../../shared/use-typed';
 import { nameable } from '../editing/written-item';
 
@@ -175,6 +176,8 @@ function Task({
 
 function AddTask({ movements, onAdd }: { readonly movements: readonly Movement[]; readonly onAdd: (movement: Movement) => void }) {
   const [typed, setTyped] = useState('');
+  const isSettled = useIsSettled();
+  if (!isSettled) return null;
   return (
     <Autocomplete
       sx={{ flex: 1 }}

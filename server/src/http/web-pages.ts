@@ -1,0 +1,66 @@
+import { existsSync, readFileSync } from 'node:fs';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import express, { type NextFunction, type Request, type Response } from 'express';
+import { match } from 'path-to-regexp';
+import sirv from 'sirv';
+import { sessionCookie } from './session-store.js';
+
+/** What the build of the interface wrote about its pages: `first-needs.json`, paths as `/classes/:id`. */
+interface FirstNeeds {
+  readonly fonts: readonly string[];
+  readonly pages: readonly { readonly path: string; readonly scripts: readonly string[]; readonly asks: readonly string[] }[];
+}
+
+type Values = Readonly<Record<string, string>>;
+
+/**
+ * Serves the built interface of a folder: its files, packed as they were built, and for every other address that is
+ * not of the API its HTML, with links to what the page there needs first.
+ */
+export function servePages(app: Pick<NestExpressApplication, 'use'>, folder: string): void {
+  if (!existsSync(`${folder}index.html`)) return;
+  const html = readFileSync(`${folder}index.html`, 'utf8');
+  const linksFor = firstLinks(JSON.parse(readFileSync(`${folder}first-needs.json`, 'utf8')) as FirstNeeds); // written by our build
+  app.use('/assets', sirv(`${folder}assets`, { immutable: true, maxAge: 365 * 24 * 3600, brotli: true, gzip: true }));
+  app.use('/assets', (_request: Request, response: Response) => {
+    response.sendStatus(404);
+  });
+  const files = express.static(folder, { index: false });
+  app.use((request: Request, response: Response, next: NextFunction) => {
+    const isPage = (request.method === 'GET' || request.method === 'HEAD') && !request.path.startsWith('/api');
+    // nothing of the API is looked for among the files
+    if (!isPage) next();
+    else
+      files(request, response, () => {
+        const isKnown = request.headers.cookie?.includes(`${sessionCookie}=`) ?? false;
+        response
+          .setHeader('Cache-Control', 'no-cache')
+          .type('html')
+          .send(html.replace('</head>', () => `${linksFor(request.path, isKnown)}</head>`));
+      });
+  });
+}
+
+/** @returns the links for the page at a path; what it asks of the API only for somebody who may be signed in. */
+function firstLinks({ fonts, pages }: FirstNeeds): (path: string, isKnown: boolean) => string {
+  const fontLinks = fonts.map((file) => `<link rel="preload" as="font" type="font/woff2" crossorigin href="/${file}">`);
+  const known = pages.map(({ path, scripts, asks }) => ({
+    read: match<Values>(path, { decode: false }),
+    scripts: scripts.map((file) => `<link rel="modulepreload" crossorigin href="/${file}">`),
+    asks,
+  }));
+  return (path, isKnown) => {
+    for (const page of known) {
+      const found = page.read(path);
+      if (found) return [...fontLinks, ...page.scripts, ...(isKnown ? page.asks.map((ask) => askLink(ask, found.params)) : [])].join('');
+    }
+    return fontLinks.join('');
+  };
+}
+
+/** Nothing for an address whose values no page would have: they are not written into HTML. */
+function askLink(ask: string, values: Values): string {
+  if (Object.values(values).some((value) => !/^[\w.%-]+$/.test(value))) return '';
+  const asked = ask.replace(/:(\w+)/g, (_, name: string) => values[name] ?? '');
+  return `<link rel="preload" as="fetch" crossorigin href="/api/${asked}">`;
+}
