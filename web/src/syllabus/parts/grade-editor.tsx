@@ -17,6 +17,7 @@ import { palette } from '../../shared/palette';
 import { SortableList } from '../../shared/sortable-list';
 import { movedTo, withMovement, withoutRequirement, writtenDraft } from '../editing/ladder-draft';
 import { RequirementEditor } from './requirement-editor';
+import { NumberWord, Sentence } from './sentence';
 
 interface Props {
   readonly grade: LadderGrade;
@@ -76,35 +77,36 @@ export function GradeEditor({ grade, draft, stored, programme, library, onChange
 
 function GradeFields({ grade, onChange, onRemove }: Pick<Props, 'grade' | 'onChange' | 'onRemove'>) {
   const number = (field: 'leastWeeksInGrade' | 'leastClasses' | 'leastAgeYears', label: string) => (
-    <TextField
-      type="number"
+    <NumberWord
       label={label}
       value={grade[field]}
-      sx={{ width: 118 }}
-      onChange={(event) => {
-        const value = Number(event.target.value);
-        onChange((one) => ({ ...one, [field]: value }));
+      least={0}
+      onChange={(value) => {
+        onChange((one) => ({ ...one, [field]: value ?? 0 }));
       }}
-      slotProps={{ htmlInput: { min: 0 } }}
     />
   );
   return (
-    <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap', mb: 1.5, pt: 0.75 }}>
-      <TextField
-        label="Name of the grade"
-        value={grade.name}
-        sx={{ width: 230 }}
-        onChange={(event) => {
-          const name = event.target.value;
-          onChange((one) => ({ ...one, name }));
-        }}
-      />
-      {number('leastAgeYears', 'From years')}
-      {number('leastWeeksInGrade', 'Least weeks')}
-      {number('leastClasses', 'Least classes')}
-      <Button variant="outlined" onClick={onRemove}>
-        Put the grade away
-      </Button>
+    <Box sx={{ mb: 2, pt: 0.75 }}>
+      <Box sx={{ display: 'flex', gap: 1.25, alignItems: 'end', mb: 1 }}>
+        <TextField
+          label="Name of the grade"
+          value={grade.name}
+          sx={{ width: 260 }}
+          onChange={(event) => {
+            const name = event.target.value;
+            onChange((one) => ({ ...one, name }));
+          }}
+        />
+        <Button variant="outlined" onClick={onRemove}>
+          Put the grade away
+        </Button>
+      </Box>
+      <Sentence label="Who may take it">
+        <span>A child may take it from {number('leastAgeYears', 'From years')} years,</span>
+        <span>after {number('leastWeeksInGrade', 'Least weeks')} weeks in the grade before</span>
+        <span>and {number('leastClasses', 'Least classes')} classes.</span>
+      </Sentence>
     </Box>
   );
 }

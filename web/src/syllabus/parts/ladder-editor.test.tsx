@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto';
 import type { SyllabusResponse } from '@leiter/contract';
+import { wholeCriterion } from '@leiter/core';
 import { aLibrary, aMovement } from '@leiter/core/testing';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
@@ -109,5 +110,49 @@ describe('a ladder that is changed', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Save as version 2' }));
     expect(await screen.findByText(/No answer just now/)).toBeTruthy();
     expect(screen.getByLabelText('Name of the grade')).toHaveProperty('value', 'First Light');
+  });
+});
+
+describe('a criterion', () => {
+  const asked = (requirement: Partial<SyllabusResponse['grades'][number]['requirements'][number]>): SyllabusResponse => {
+    const ladder = aLadder(1, ['First']);
+    const criterion = wholeCriterion({ leastSeconds: 4 });
+    return {
+      ...ladder,
+      grades: ladder.grades.map((grade) => ({
+        ...grade,
+        requirements: [{ id: 'r', movement: 'balance', stage: null, isPutAway: false, criterion, ...requirement }],
+      })),
+    }; // a requirement as it is stored
+  };
+
+  it('is a sentence whose words are changed where they stand; a number that may be missing is taken out by emptying it', async () => {
+    const sent = answerWith(() => ({ status: 200, body: { syllabus: aLadder(2, ['First']), lines: [], finishingOnEarlier: 0 } }));
+    open(asked({}));
+    const sentence = screen.getByRole('group', { name: 'balance: criterion' });
+    const word = (label: string): HTMLElement => within(sentence).getByLabelText(label);
+    const write = (label: string, value: string): void => {
+      fireEvent.change(word(label), { target: { value } });
+      fireEvent.blur(word(label));
+    };
+    fireEvent.change(word('Mark'), { target: { value: 'clean' } });
+    fireEvent.change(word('Sides'), { target: { value: 'both' } });
+    write('Seconds', '');
+    expect(within(sentence).queryByLabelText('Seconds')).toBeNull();
+    fireEvent.click(within(sentence).getByRole('button', { name: '+ right of' }));
+    write('Out of', '5');
+    write('Times', '3');
+    write('Days', 'two');
+    expect(word('Days')).toHaveProperty('value', '2');
+    fireEvent.click(screen.getByRole('button', { name: 'Save as version 2' }));
+    await waitFor(() => {
+      expect(sent.some(({ method }) => method === 'PUT')).toBe(true);
+    });
+    const body = sent.find(({ method }) => method === 'PUT')?.body as {
+      grades: readonly { requirements: readonly { criterion: unknown }[] }[];
+    };
+    expect(body.grades[0]?.requirements[0]?.criterion).toEqual(
+      wholeCriterion({ leastMark: 'clean', sides: 'both', leastCorrect: { correct: 3, of: 5 }, times: 3 }),
+    );
   });
 });

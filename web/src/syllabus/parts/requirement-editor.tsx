@@ -1,13 +1,12 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import { marks, type Criterion, type LadderRequirement, type Mark, type Movement } from '@leiter/core';
 import { Figure } from '../../shared/figure';
 import { palette } from '../../shared/palette';
 import { markWords } from '../../shared/words';
+import { ClauseButton, NumberWord, Sentence, WordChoice } from './sentence';
 
-const sidesWords: Readonly<Record<Criterion['sides'], string>> = { none: 'no sides', both: 'both sides', lead: 'lead side' };
+const sidesWords: Readonly<Record<Criterion['sides'], string>> = { none: 'on any side', both: 'on both sides', lead: 'on the lead side' };
 
 interface Props {
   readonly requirement: LadderRequirement;
@@ -16,7 +15,7 @@ interface Props {
   readonly onRemove: () => void;
 }
 
-/** One thing a grade asks for: what is to be seen, how well, how often. */
+/** One thing a grade asks for, as a sentence: what is to be seen, how well, how often. Its words are changed in place. */
 export function RequirementEditor({ requirement, movement, onChange, onRemove }: Props) {
   const { criterion, stage, isPutAway } = requirement;
   const name = movement?.name ?? requirement.movement;
@@ -53,6 +52,7 @@ export function RequirementEditor({ requirement, movement, onChange, onRemove }:
       </Box>
     );
   const stages = movement?.stages ?? [];
+  const { leastSeconds, leastReps, leastCorrect, times, days, withinWeeks } = criterion;
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '44px 1fr auto', columnGap: 1.25, alignItems: 'center', py: 0.75 }}>
       <Figure movement={movement} size={42} />
@@ -60,113 +60,88 @@ export function RequirementEditor({ requirement, movement, onChange, onRemove }:
       <Button variant="outlined" size="small" onClick={onRemove}>
         Put away
       </Button>
-      <Box
-        sx={{ gridColumn: '2 / -1', display: 'flex', flexWrap: 'wrap', gap: 1, mt: 0.75 }}
-        role="group"
-        aria-label={`${name}: criterion`}
-      >
+      <Sentence label={`${name}: criterion`} gridColumn="2 / -1">
         {stages.length > 0 && (
-          <Choice
+          <WordChoice
             label="Stage"
-            width={150}
             value={String(stage ?? 0)}
-            options={[['0', 'the whole'], ...stages.map((one, index) => [String(index + 1), `${String(index + 1)}: ${one.name}`] as const)]}
+            options={[
+              ['0', 'the whole'],
+              ...stages.map((one, index) => [String(index + 1), `stage ${String(index + 1)}: ${one.name}`] as const),
+            ]}
             onChange={(value) => {
               onChange({ ...requirement, stage: value === '0' ? null : Number(value) });
             }}
           />
         )}
-        <Choice
+        <WordChoice
           label="Mark"
-          width={98}
           value={criterion.leastMark}
           options={marks.map((mark) => [mark, markWords[mark]] as const)}
           onChange={(value) => {
             ask({ leastMark: value as Mark }); // one of the options
           }}
         />
-        <Choice
+        <WordChoice
           label="Sides"
-          width={124}
           value={criterion.sides}
           options={Object.entries(sidesWords)}
           onChange={(value) => {
             ask({ sides: value as Criterion['sides'] }); // one of the options
           }}
         />
-        <Count label="Seconds" value={criterion.leastSeconds} onChange={optional('leastSeconds')} />
-        <Count label="Reps" value={criterion.leastReps} onChange={optional('leastReps')} />
-        <Count label="Correct" value={criterion.leastCorrect?.correct} onChange={correct} />
-        {criterion.leastCorrect && (
-          <Count
-            label="of"
-            value={criterion.leastCorrect.of}
-            onChange={(value) => {
-              const right = criterion.leastCorrect?.correct ?? 1;
-              ask({ leastCorrect: { correct: right, of: Math.max(right, value ?? right) } });
+        {leastSeconds !== undefined && (
+          <span>
+            for <NumberWord label="Seconds" value={leastSeconds} onChange={optional('leastSeconds')} /> s
+          </span>
+        )}
+        {leastReps !== undefined && (
+          <span>
+            <NumberWord label="Reps" value={leastReps} onChange={optional('leastReps')} /> in a row
+          </span>
+        )}
+        {leastCorrect && (
+          <span>
+            <NumberWord label="Correct" value={leastCorrect.correct} onChange={correct} /> right of{' '}
+            <NumberWord
+              label="Out of"
+              value={leastCorrect.of}
+              onChange={(value) => {
+                ask({ leastCorrect: { ...leastCorrect, of: Math.max(leastCorrect.correct, value ?? leastCorrect.correct) } });
+              }}
+            />
+          </span>
+        )}
+        <span>
+          – seen <NumberWord label="Times" value={times} onChange={always('times')} /> {times === 1 ? 'time' : 'times'} on{' '}
+          <NumberWord label="Days" value={days} onChange={always('days')} /> {days === 1 ? 'day' : 'days'} within{' '}
+          <NumberWord label="In weeks" value={withinWeeks} onChange={always('withinWeeks')} /> {withinWeeks === 1 ? 'week' : 'weeks'}
+        </span>
+        {leastSeconds === undefined && (
+          <ClauseButton
+            words="seconds"
+            onAdd={() => {
+              optional('leastSeconds')(5);
             }}
           />
         )}
-        <Count label="Times" value={criterion.times} onChange={always('times')} />
-        <Count label="Days" value={criterion.days} onChange={always('days')} />
-        <Count label="In weeks" value={criterion.withinWeeks} onChange={always('withinWeeks')} />
-      </Box>
+        {leastReps === undefined && (
+          <ClauseButton
+            words="reps"
+            onAdd={() => {
+              optional('leastReps')(5);
+            }}
+          />
+        )}
+        {!leastCorrect && (
+          <ClauseButton
+            words="right of"
+            onAdd={() => {
+              ask({ leastCorrect: { correct: 3, of: 4 } });
+            }}
+          />
+        )}
+      </Sentence>
     </Box>
-  );
-}
-
-function Choice({
-  label,
-  width,
-  value,
-  options,
-  onChange,
-}: {
-  readonly label: string;
-  readonly width: number;
-  readonly value: string;
-  readonly options: readonly (readonly [string, string])[];
-  readonly onChange: (value: string) => void;
-}) {
-  return (
-    <TextField
-      select
-      label={label}
-      value={value}
-      sx={{ width }}
-      onChange={(event) => {
-        onChange(event.target.value);
-      }}
-    >
-      {options.map(([id, words]) => (
-        <MenuItem key={id} value={id}>
-          {words}
-        </MenuItem>
-      ))}
-    </TextField>
-  );
-}
-
-/** A whole number; null when it is emptied. */
-function Count({
-  label,
-  value,
-  onChange,
-}: {
-  readonly label: string;
-  readonly value: number | undefined;
-  readonly onChange: (value: number | null) => void;
-}) {
-  return (
-    <TextField
-      type="number"
-      label={label}
-      value={value ?? ''}
-      sx={{ width: 58, '& input': { px: 1 } }}
-      onChange={(event) => {
-        onChange(event.target.value === '' ? null : Number(event.target.value));
-      }}
-      slotProps={{ htmlInput: { min: 1 }, inputLabel: { shrink: true } }}
-    />
   );
 }
