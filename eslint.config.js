@@ -51,6 +51,21 @@ export default defineConfig(
   },
   { files: ['web/**/*.{ts,tsx}'], extends: [reactHooks.configs.flat['recommended-latest']] },
   {
+    // every text stands in the catalogue
+    files: ['web/src/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.*', 'web/src/testing/**'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        ...['JSXText[value=/\\p{L}{2}/u]:not(JSXElement[openingElement.name.name="Trans"] *)', ...visibleTexts()].map((selector) => ({
+          selector,
+          message: 'A text of the interface is marked by t, Trans or plural.',
+        })),
+      ],
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+    },
+  },
+  {
     // the plain ESLint way, which needs no resolver
     files: ['core/src/**/*.ts'],
     ignores: ['**/*.test.ts', 'core/src/testing/**'],
@@ -59,3 +74,16 @@ export default defineConfig(
     },
   },
 );
+
+/** Words that are written into a page as they are. */
+function visibleTexts() {
+  const attribute = 'JSXAttribute[name.name=/^(label|title|placeholder|aria-label|text|about|action|helperText|what|words)$/]';
+  const words = '[value=/\\p{L}{2}/u]';
+  const places = [attribute, `${attribute} > JSXExpressionContainer`, 'JSXElement > JSXExpressionContainer'];
+  return places.flatMap((place) => [
+    `${place} > Literal${words}`,
+    `${place} > ConditionalExpression > Literal${words}`,
+    `${place} > LogicalExpression > Literal${words}`,
+    ...(place === attribute ? [] : [`${place} > TemplateLiteral > TemplateElement[value.raw=/\\p{L}{2}/u]`]),
+  ]);
+}

@@ -23,6 +23,8 @@ function fingerprint() {
     `${root}/web/vite.config.ts`,
     `${root}/web/vite.shared.ts`,
     `${root}/web/first-needs.ts`,
+    `${root}/web/texts-plugin.ts`,
+    `${root}/web/lingui.config.ts`,
   ];
   for (const file of files.sort()) hash.update(file.slice(root.length)).update('\0').update(readFileSync(file));
   return hash.digest('hex');

@@ -9,7 +9,7 @@ export default mergeConfig(
       name: 'web',
       environment: 'jsdom',
       setupFiles: ['src/testing/browser.ts'],
-      include: ['src/**/*.test.{ts,tsx}'],
+      include: ['*.test.ts', 'src/**/*.test.{ts,tsx}'],
       // a whole page is drawn, on two busy cores
       testTimeout: 20_000,
       isolate: false,

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -28,18 +30,20 @@ function InvitationPage() {
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.25, mb: 3, color: palette.primary }}>
           <LadderMark size={28} filled={3} />
           <Typography variant="h2" component="p" sx={{ color: 'inherit' }}>
-            Leiter
+            <Trans>Leiter</Trans>
           </Typography>
         </Box>
         {invitation.isError ? (
           <>
             <Typography variant="h1" sx={{ mb: 1 }}>
-              This link is not good any more
+              <Trans>This link is not good any more</Trans>
             </Typography>
-            <Typography>It was used, or a week has passed. Ask whoever gave it to you for a new one.</Typography>
+            <Typography>
+              <Trans>It was used, or a week has passed. Ask whoever gave it to you for a new one.</Trans>
+            </Typography>
           </>
         ) : (
-          <Loaded query={invitation} what="invitation">
+          <Loaded query={invitation} what={t`invitation`}>
             {(found) => <Accept token={token} invitation={found} />}
           </Loaded>
         )}
@@ -58,29 +62,29 @@ function Accept({ token, invitation }: { readonly token: string; readonly invita
   });
   const { control, formState } = form;
   return (
-    <Box component="form" onSubmit={submit} noValidate aria-label="Take up the invitation" sx={{ display: 'grid', gap: 1.75 }}>
+    <Box component="form" onSubmit={submit} noValidate aria-label={t`Take up the invitation`} sx={{ display: 'grid', gap: 1.75 }}>
       <Box>
         <Typography variant="h1" sx={{ mb: 0.5 }}>
-          {isJoining ? `Join ${invitation.clubName}` : 'A new password'}
+          {isJoining ? t`Join ${invitation.clubName}` : t`A new password`}
         </Typography>
         <Typography variant="body2">
           {isJoining
-            ? `You are invited as ${invitation.role}. From now on you sign in with ${invitation.email}.`
-            : `For ${invitation.email} at ${invitation.clubName}. Everywhere else you are signed out.`}
+            ? t`You are invited as ${invitation.role}. From now on you sign in with ${invitation.email}.`
+            : t`For ${invitation.email} at ${invitation.clubName}. Everywhere else you are signed out.`}
         </Typography>
       </Box>
       {formState.errors.root?.message && <Alert severity="error">{formState.errors.root.message}</Alert>}
-      {isJoining && <FormField control={control} name="name" label="Your name" autoComplete="name" />}
+      {isJoining && <FormField control={control} name="name" label={t`Your name`} autoComplete="name" />}
       <FormField
         control={control}
         name="password"
-        label="Password, at least 10 characters"
+        label={t`Password, at least 10 characters`}
         type="password"
         autoComplete="new-password"
-        helperText="Three or four words of your own are good, and easy to keep in mind."
+        helperText={t`Three or four words of your own are good, and easy to keep in mind.`}
       />
       <Button type="submit" variant="contained" disabled={formState.isSubmitting} sx={{ justifySelf: 'start' }}>
-        {isJoining ? 'Join the club' : 'Set the password'}
+        {isJoining ? t`Join the club` : t`Set the password`}
       </Button>
     </Box>
   );

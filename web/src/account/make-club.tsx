@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -14,22 +16,28 @@ export function MakeClub() {
   );
   const { control, formState } = form;
   return (
-    <Box component="form" onSubmit={submit} noValidate aria-label="Make your club" sx={{ display: 'grid', gap: 1.75 }}>
+    <Box component="form" onSubmit={submit} noValidate aria-label={t`Make your club`} sx={{ display: 'grid', gap: 1.75 }}>
       <Box>
         <Typography variant="h1" sx={{ mb: 0.5 }}>
-          Make your club
+          <Trans>Make your club</Trans>
         </Typography>
         <Typography variant="body2">
-          You are the first here: you will be its owner. The library and three syllabuses come with it.
+          <Trans>You are the first here: you will be its owner. The library and three syllabuses come with it.</Trans>
         </Typography>
       </Box>
       {formState.errors.root?.message && <Alert severity="error">{formState.errors.root.message}</Alert>}
-      <FormField control={control} name="clubName" label="Name of the club" />
-      <FormField control={control} name="ownerName" label="Your name" autoComplete="name" />
-      <FormField control={control} name="email" label="E-mail address" type="email" autoComplete="username" />
-      <FormField control={control} name="password" label="Password, at least 10 characters" type="password" autoComplete="new-password" />
+      <FormField control={control} name="clubName" label={t`Name of the club`} />
+      <FormField control={control} name="ownerName" label={t`Your name`} autoComplete="name" />
+      <FormField control={control} name="email" label={t`E-mail address`} type="email" autoComplete="username" />
+      <FormField
+        control={control}
+        name="password"
+        label={t`Password, at least 10 characters`}
+        type="password"
+        autoComplete="new-password"
+      />
       <Button type="submit" variant="contained" disabled={formState.isSubmitting} sx={{ justifySelf: 'start' }}>
-        Make the club
+        <Trans>Make the club</Trans>
       </Button>
     </Box>
   );

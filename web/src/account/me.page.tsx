@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
@@ -13,14 +15,16 @@ function MePage() {
   const signOut = useSignOut();
   const navigate = useNavigate();
   return (
-    <Page title="You">
-      <Panel label="You">
-        <Loaded query={session} what="person">
+    <Page title={t`You`}>
+      <Panel label={t`You`}>
+        <Loaded query={session} what={t`person`}>
           {(signedIn) => (
             <>
               <Typography variant="h2">{signedIn?.person.name}</Typography>
               <Typography sx={{ mb: 2 }}>
-                {signedIn?.person.email} · {signedIn?.person.role} at {signedIn?.club.name}
+                <Trans>
+                  {signedIn?.person.email} · {signedIn?.person.role} at {signedIn?.club.name}
+                </Trans>
               </Typography>
               <Button
                 variant="outlined"
@@ -28,7 +32,7 @@ function MePage() {
                   signOut.mutate(undefined, { onSuccess: () => void navigate('/sign-in') });
                 }}
               >
-                Sign out
+                <Trans>Sign out</Trans>
               </Button>
               {signedIn && <PasswordForm />}
               {signedIn && signedIn.person.role !== 'assistant' && <TeachingStyleForm style={signedIn.style} />}

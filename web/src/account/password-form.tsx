@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -34,24 +36,32 @@ function Fields({ isChanged, onChanged }: { readonly isChanged: boolean; readonl
       component="form"
       onSubmit={submit}
       noValidate
-      aria-label="Change your password"
+      aria-label={t`Change your password`}
       sx={{ display: 'grid', gap: 1.5, maxWidth: 380, mt: 4 }}
     >
-      <Typography variant="h2">Change your password</Typography>
+      <Typography variant="h2">
+        <Trans>Change your password</Trans>
+      </Typography>
       {formState.errors.root?.message && <Alert severity="error">{formState.errors.root.message}</Alert>}
-      <FormField control={control} name="oldPassword" label="The password you have now" type="password" autoComplete="current-password" />
+      <FormField
+        control={control}
+        name="oldPassword"
+        label={t`The password you have now`}
+        type="password"
+        autoComplete="current-password"
+      />
       <FormField
         control={control}
         name="newPassword"
-        label="The new one, at least 10 characters"
+        label={t`The new one, at least 10 characters`}
         type="password"
         autoComplete="new-password"
       />
       <Button type="submit" variant="outlined" disabled={formState.isSubmitting} sx={{ justifySelf: 'start' }}>
-        Change the password
+        <Trans>Change the password</Trans>
       </Button>
       <Box role="status" sx={{ fontSize: 14, color: palette.primary, minHeight: 20 }}>
-        {isChanged && !formState.isDirty && 'Changed. Everywhere else you are signed out.'}
+        {isChanged && !formState.isDirty && t`Changed. Everywhere else you are signed out.`}
       </Box>
     </Box>
   );

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -31,22 +33,24 @@ function SignInPage() {
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
           <LadderMark size={34} filled={3} />
           <Typography variant="h1" component="p" sx={{ color: 'inherit', fontSize: 30 }}>
-            Leiter
+            <Trans>Leiter</Trans>
           </Typography>
         </Box>
         <Box sx={{ maxWidth: 430 }}>
           <Typography variant="h1" component="p" sx={{ color: 'inherit', fontSize: 34, mb: 2 }}>
-            Plan the class, teach it from three metres away, and know what every child can do.
+            <Trans>Plan the class, teach it from three metres away, and know what every child can do.</Trans>
           </Typography>
-          <Typography sx={{ fontSize: 17 }}>For people who teach children gymnastics, dance or a martial art on a video call.</Typography>
+          <Typography sx={{ fontSize: 17 }}>
+            <Trans>For people who teach children gymnastics, dance or a martial art on a video call.</Trans>
+          </Typography>
         </Box>
         <Typography variant="body2">
-          Usual cautions only. Your governing body’s rules, your training and medical advice come first.
+          <Trans>Usual cautions only. Your governing body’s rules, your training and medical advice come first.</Trans>
         </Typography>
       </Box>
       <Box sx={{ p: { xs: 3, md: 6 }, display: 'flex', alignItems: 'center' }}>
         <Box sx={{ width: '100%', maxWidth: 440 }}>
-          <Loaded query={welcome} what="sign-in page">
+          <Loaded query={welcome} what={t`sign-in page`}>
             {({ needsClub, demoPeople, demoPassword }) =>
               needsClub ? (
                 <MakeClub />
@@ -79,12 +83,12 @@ function DemoPeople({
 }) {
   const signIn = useSignIn();
   return (
-    <Box component="section" aria-label="Demo people" sx={{ mb: 4 }}>
+    <Box component="section" aria-label={t`Demo people`} sx={{ mb: 4 }}>
       <Typography variant="h1" sx={{ mb: 0.5 }}>
-        The Sail Loft, a demo club
+        <Trans>The Sail Loft, a demo club</Trans>
       </Typography>
       <Typography variant="body2" sx={{ color: palette.soft, mb: 1.5 }}>
-        Come in as one of its people. Everything in it is made up.
+        <Trans>Come in as one of its people. Everything in it is made up.</Trans>
       </Typography>
       <Refused error={signIn.error} />
       {people.map(({ name, email, does }) => (
@@ -117,13 +121,13 @@ function SignInForm() {
     signIn.mutate({ email, password });
   };
   return (
-    <Box component="form" onSubmit={submit} noValidate aria-label="Sign in">
+    <Box component="form" onSubmit={submit} noValidate aria-label={t`Sign in`}>
       <Typography variant="h2" sx={{ mb: 1.5 }}>
-        Sign in
+        <Trans>Sign in</Trans>
       </Typography>
       <Refused error={signIn.error} />
       <TextField
-        label="E-mail address"
+        label={t`E-mail address`}
         type="email"
         autoComplete="username"
         fullWidth
@@ -134,7 +138,7 @@ function SignInForm() {
         sx={{ mb: 1.5 }}
       />
       <TextField
-        label="Password"
+        label={t`Password`}
         type="password"
         autoComplete="current-password"
         fullWidth
@@ -145,7 +149,7 @@ function SignInForm() {
         sx={{ mb: 1.5 }}
       />
       <Button type="submit" variant="contained" disabled={signIn.isPending}>
-        Sign in
+        <Trans>Sign in</Trans>
       </Button>
     </Box>
   );

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -14,11 +16,11 @@ import { useSaveRoom } from '../queries/session.queries';
 const usual: TeachingRoom = { clearLengthM: 3, clearWidthM: 2.5, cameraDistanceM: 3, cameraHeightM: 0.9, viewAngleDegrees: 70 };
 
 const fields: readonly { readonly name: Exclude<keyof TeachingRoom, 'surface'>; readonly label: string; readonly step: number }[] = [
-  { name: 'clearLengthM', label: 'Clear length (m)', step: 0.1 },
-  { name: 'clearWidthM', label: 'Clear width (m)', step: 0.1 },
-  { name: 'cameraDistanceM', label: 'Camera to you (m)', step: 0.1 },
-  { name: 'cameraHeightM', label: 'Camera height (m)', step: 0.1 },
-  { name: 'viewAngleDegrees', label: 'Angle of view (°)', step: 1 },
+  { name: 'clearLengthM', label: t`Clear length (m)`, step: 0.1 },
+  { name: 'clearWidthM', label: t`Clear width (m)`, step: 0.1 },
+  { name: 'cameraDistanceM', label: t`Camera to you (m)`, step: 0.1 },
+  { name: 'cameraHeightM', label: t`Camera height (m)`, step: 0.1 },
+  { name: 'viewAngleDegrees', label: t`Angle of view (°)`, step: 1 },
 ];
 
 /** Where one teaches and what the camera sees of it, with a drawing of the frame at that distance. */
@@ -27,10 +29,14 @@ export function TeachingRoomForm({ room }: { readonly room: TeachingRoom | null 
   const save = useSaveRoom();
   const { widthM, heightM } = frameOf(typed);
   return (
-    <Box component="section" aria-label="Where you teach" sx={{ mt: 4, maxWidth: 760 }}>
-      <Typography variant="h2">Where you teach</Typography>
+    <Box component="section" aria-label={t`Where you teach`} sx={{ mt: 4, maxWidth: 760 }}>
+      <Typography variant="h2">
+        <Trans>Where you teach</Trans>
+      </Typography>
       <Typography sx={{ mb: 1.5, color: palette.soft }}>
-        Plans of your classes then say what leaves your room or your picture. A camera built into a laptop sees 60 to 80 degrees.
+        <Trans>
+          Plans of your classes then say what leaves your room or your picture. A camera built into a laptop sees 60 to 80 degrees.
+        </Trans>
       </Typography>
       <Refused error={save.error} />
       <Box
@@ -56,7 +62,7 @@ export function TeachingRoomForm({ room }: { readonly room: TeachingRoom | null 
         ))}
         <TextField
           select
-          label="Floor"
+          label={t`Floor`}
           value={typed.surface ?? ''}
           sx={{ width: 124 }}
           onChange={(event) => {
@@ -65,7 +71,9 @@ export function TeachingRoomForm({ room }: { readonly room: TeachingRoom | null 
           }}
           slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
         >
-          <MenuItem value="">not told</MenuItem>
+          <MenuItem value="">
+            <Trans>not told</Trans>
+          </MenuItem>
           {surfaces.map((surface) => (
             <MenuItem key={surface} value={surface}>
               {surfaceWords[surface]}
@@ -73,18 +81,20 @@ export function TeachingRoomForm({ room }: { readonly room: TeachingRoom | null 
           ))}
         </TextField>
         <Button type="submit" variant="contained" disabled={save.isPending}>
-          {room ? 'Keep the change' : 'Keep this'}
+          {room ? t`Keep the change` : t`Keep this`}
         </Button>
       </Box>
       <FramePicture widthM={widthM} heightM={heightM} />
       <Typography role="status" sx={{ mt: 1 }}>
-        {save.isSuccess ? 'Kept. ' : ''}At {typed.cameraDistanceM} m the picture is {widthM.toFixed(1)} m wide and {heightM.toFixed(1)} m
-        high:{' '}
-        {heightM >= 2.6
-          ? 'jumps with long arms fit.'
-          : heightM >= 2.2
-            ? 'you fit with arms up; jumps are cut.'
-            : 'long arms are cut; step back.'}
+        <Trans>
+          {save.isSuccess ? t`Kept. ` : ''}At {typed.cameraDistanceM} m the picture is {widthM.toFixed(1)} m wide and {heightM.toFixed(1)} m
+          high:{' '}
+          {heightM >= 2.6
+            ? t`jumps with long arms fit.`
+            : heightM >= 2.2
+              ? t`you fit with arms up; jumps are cut.`
+              : t`long arms are cut; step back.`}
+        </Trans>
       </Typography>
     </Box>
   );
@@ -100,7 +110,7 @@ function FramePicture({ widthM, heightM }: { readonly widthM: number; readonly h
   // the figure with lifted arms takes its square; with arms up a person of 1.75 m reaches 2.2 m
   const size = 2.36 * scale;
   return (
-    <svg width={width + 40} height={height + 34} role="img" aria-label={`A picture ${widthM.toFixed(1)} by ${heightM.toFixed(1)} metres`}>
+    <svg width={width + 40} height={height + 34} role="img" aria-label={t`A picture ${widthM.toFixed(1)} by ${heightM.toFixed(1)} metres`}>
       <clipPath id="frame">
         <rect x="2" y="2" width={width} height={height} rx="6" />
       </clipPath>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { teachingStyles, type TeachingStyle } from '@leiter/core';
@@ -12,11 +14,13 @@ export function TeachingStyleForm({ style }: { readonly style: TeachingStyle }) 
   return (
     <Box component="fieldset" sx={{ border: 0, p: 0, m: 0, mt: 4, maxWidth: 620 }}>
       <Typography component="legend" variant="h2" sx={{ mb: 0.5, p: 0 }}>
-        How you teach
+        <Trans>How you teach</Trans>
       </Typography>
       <Typography variant="body2" sx={{ mb: 1.5, color: palette.soft }}>
-        Explaining decides the length of a class more than anything that is done. Your plans are reckoned with what you choose here; a plan
-        can differ.
+        <Trans>
+          Explaining decides the length of a class more than anything that is done. Your plans are reckoned with what you choose here; a
+          plan can differ.
+        </Trans>
       </Typography>
       {teachingStyles.map((one) => (
         <Box
@@ -46,8 +50,8 @@ export function TeachingStyleForm({ style }: { readonly style: TeachingStyle }) 
         </Box>
       ))}
       <Box role="status" sx={{ fontSize: 14, color: save.isError ? palette.stop : palette.primary, minHeight: 22, mt: 0.5 }}>
-        {save.isError && 'It could not be saved. Choose again in a moment.'}
-        {save.isSuccess && 'Saved: your plans are reckoned with it.'}
+        {save.isError && t`It could not be saved. Choose again in a moment.`}
+        {save.isSuccess && t`Saved: your plans are reckoned with it.`}
       </Box>
     </Box>
   );

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { ComponentType } from 'react';
 import { createBrowserRouter, Navigate, useRouteError, type RouteObject } from 'react-router';
 import { Message } from '../shared/page';
@@ -39,10 +40,10 @@ function Broken() {
   console.error(error);
   return (
     <Message
-      title="This page broke"
-      text="Nothing that was saved is lost. Load it again; if it breaks again, tell the person who runs Leiter what you did."
+      title={t`This page broke`}
+      text={t`Nothing that was saved is lost. Load it again; if it breaks again, tell the person who runs Leiter what you did.`}
       action={{
-        label: 'Load it again',
+        label: t`Load it again`,
         onClick: () => {
           window.location.reload();
         },

@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import { useEffect } from 'react';
 import { Navigate, NavLink, Outlet, useLocation } from 'react-router';
@@ -14,15 +16,14 @@ import { Loaded } from '../shared/page';
 import { palette } from '../shared/palette';
 import { queryClient } from '../shared/query-client';
 import { UndoBar } from '../shared/undo-bar';
-import { plural } from '../shared/words';
 import { useSession } from '../queries/session.queries';
 
 const places: readonly { readonly to: string; readonly label: string; readonly sign: PlaceName }[] = [
-  { to: '/', label: 'Today', sign: 'today' },
-  { to: '/week', label: 'Week', sign: 'week' },
-  { to: '/children', label: 'Children', sign: 'children' },
-  { to: '/syllabus', label: 'Syllabus', sign: 'syllabus' },
-  { to: '/library', label: 'Library', sign: 'library' },
+  { to: '/', label: t`Today`, sign: 'today' },
+  { to: '/week', label: t`Week`, sign: 'week' },
+  { to: '/children', label: t`Children`, sign: 'children' },
+  { to: '/syllabus', label: t`Syllabus`, sign: 'syllabus' },
+  { to: '/library', label: t`Library`, sign: 'library' },
 ];
 
 /** What stands under a place in the address, though it has an address of its own. */
@@ -47,7 +48,7 @@ export function Shell() {
   }, [personId]);
   const isTeaching = /^\/classes\/[^/]+\/teach$/.test(location.pathname);
   return (
-    <Loaded query={session} what="club">
+    <Loaded query={session} what={t`club`}>
       {(signedIn) =>
         signedIn === null ? (
           <Navigate to="/sign-in" replace state={{ from: location.pathname }} />
@@ -77,7 +78,7 @@ function Rail({ name }: { readonly name: string }) {
   return (
     <Box
       component="nav"
-      aria-label="Main"
+      aria-label={t`Main`}
       sx={{
         width: 72,
         flexShrink: 0,
@@ -93,8 +94,8 @@ function Rail({ name }: { readonly name: string }) {
         <RailLink key={place.to} {...place} />
       ))}
       <Box sx={{ mt: 'auto', [onPhone]: { display: 'contents' } }}>
-        <RailLink to="/club" label="Club" sign="club" />
-        <RailLink to="/me" label="You" initials={initials} title={name} />
+        <RailLink to="/club" label={t`Club`} sign="club" />
+        <RailLink to="/me" label={t`You`} initials={initials} title={name} />
       </Box>
     </Box>
   );
@@ -190,12 +191,14 @@ function Waiting() {
       clearInterval(timer);
     };
   }, [state]);
-  const kept = waiting > 0 ? ` ${plural(waiting, 'mark is', 'marks are')} kept here and sent then.` : '';
+  const kept = waiting > 0 ? t` ${plural(waiting, { one: '# mark is', other: '# marks are' })} kept here and sent then.` : '';
   return (
     <Box role="status" aria-live="polite">
       {state === 'away' && (
         <Box sx={{ px: 2.25, py: 0.75, backgroundColor: palette.cautionPaper, color: palette.caution, fontSize: 14 }}>
-          <strong>The database does not answer.</strong> You can go on looking and marking; it comes back by itself.{kept}
+          <Trans>
+            <strong>The database does not answer.</strong> You can go on looking and marking; it comes back by itself.{kept}
+          </Trans>
         </Box>
       )}
     </Box>

@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
@@ -14,7 +16,7 @@ import { useLibrary } from '../queries/library.queries';
 import { Ladder } from '../shared/ladder';
 import { Loaded, Message, Page, Panel, Refused } from '../shared/page';
 import { palette } from '../shared/palette';
-import { dateText, dayText, plural } from '../shared/words';
+import { dateText, dayText } from '../shared/words';
 import { useChildPage, useMoveOver } from '../queries/children.queries';
 import { AboutChild } from './parts/about-child';
 import { ChildDialog } from './parts/child-dialog';
@@ -29,7 +31,7 @@ function ChildPage() {
   const page = useChildPage(id);
   const session = useSession();
   return (
-    <Loaded query={page} what="child">
+    <Loaded query={page} what={t`child`}>
       {(data) => <Child page={data} today={session.data?.today ?? ''} role={session.data?.person.role ?? 'assistant'} />}
     </Loaded>
   );
@@ -54,10 +56,10 @@ function Child({ page, today, role }: Props) {
   const lastSeen = currentObservations(page.observations).at(-1)?.seenOn;
   const lastGrade = ladder?.earned.at(-1)?.grade;
   const about = [
-    today === '' ? '' : `${String(ageOn(child.birthDate, today))} years`,
-    inGroups.join(', ') || 'in no group',
-    `${child.leadSide} leads`,
-    lastSeen ? `last seen ${dayText(lastSeen)}` : 'never marked',
+    today === '' ? '' : t`${ageOn(child.birthDate, today)} years`,
+    inGroups.join(', ') || t`in no group`,
+    t`${child.leadSide} leads`,
+    lastSeen ? t`last seen ${dayText(lastSeen)}` : t`never marked`,
   ];
   return (
     <Page
@@ -70,7 +72,7 @@ function Child({ page, today, role }: Props) {
               exclusive
               size="small"
               value={ladder?.programme}
-              aria-label="Programme"
+              aria-label={t`Programme`}
               onChange={(_event, value: string | null) => {
                 if (value !== null) setProgramme(value);
               }}
@@ -89,7 +91,7 @@ function Child({ page, today, role }: Props) {
                 setChanging(true);
               }}
             >
-              Change
+              <Trans>Change</Trans>
             </Button>
           )}
           {ladder && role !== 'assistant' && verdict && (
@@ -100,30 +102,32 @@ function Child({ page, today, role }: Props) {
     >
       {ladder ? (
         <>
-          <Panel label="Ladder" width={320} padding={1}>
+          <Panel label={t`Ladder`} width={320} padding={1}>
             <ChildLadderView ladder={ladder} verdict={verdict ?? null} />
             {role !== 'assistant' && lastGrade && <TakeBackGrade key={lastGrade.id} childId={child.id} grade={lastGrade} />}
             {ladder.syllabus.version !== ladder.newestVersion && (
               <EarlierVersion childId={child.id} ladder={ladder} mayMove={role !== 'assistant'} />
             )}
           </Panel>
-          <Panel label="Next grade" isFirstOnPhone>
+          <Panel label={t`Next grade`} isFirstOnPhone>
             {verdict ? (
               <NextGrade verdict={verdict} page={page} library={library} today={today} />
             ) : (
-              <Typography variant="h2">The top of the ladder</Typography>
+              <Typography variant="h2">
+                <Trans>The top of the ladder</Trans>
+              </Typography>
             )}
           </Panel>
         </>
       ) : (
-        <Panel label="Ladder">
+        <Panel label={t`Ladder`}>
           <Message
-            title="No ladder yet"
-            text="A child climbs the ladder of the programme of its group. Put it into a group: Change, above."
+            title={t`No ladder yet`}
+            text={t`A child climbs the ladder of the programme of its group. Put it into a group: Change, above.`}
           />
         </Panel>
       )}
-      <Panel label="About the child" width={300}>
+      <Panel label={t`About the child`} width={300}>
         <AboutChild page={page} library={library} role={role} />
       </Panel>
       {isChanging && groups.data && (
@@ -174,11 +178,7 @@ function ChildLadderView({ ladder, verdict }: { readonly ladder: ChildLadder; re
           state: passed.has(grade.slug) ? 'earned' : isNext ? 'next' : 'above',
           ...(isNext ? { share: verdict.metCount / Math.max(1, verdict.standings.length) } : {}),
           beside:
-            awardedOn !== undefined
-              ? dateText(awardedOn).slice(-8)
-              : isNext
-                ? `${String(verdict.metCount)} of ${String(verdict.standings.length)}`
-                : '',
+            awardedOn !== undefined ? dateText(awardedOn).slice(-8) : isNext ? t`${verdict.metCount} of ${verdict.standings.length}` : '',
         };
       })}
     />
@@ -198,7 +198,9 @@ function EarlierVersion({
   const move = useMoveOver(childId);
   return (
     <Box sx={{ border: `1px solid ${palette.line}`, borderRadius: '6px', p: 1.25, mt: 1, fontSize: 14 }}>
-      It finishes the grade it began on version {ladder.syllabus.version} of this ladder; the newest is version {ladder.newestVersion}.
+      <Trans>
+        It finishes the grade it began on version {ladder.syllabus.version} of this ladder; the newest is version {ladder.newestVersion}.
+      </Trans>
       <Refused error={move.error} />
       {mayMove && (
         <Button
@@ -210,7 +212,7 @@ function EarlierVersion({
             move.mutate(ladder.programme);
           }}
         >
-          Move over to version {ladder.newestVersion}
+          <Trans>Move over to version {ladder.newestVersion}</Trans>
         </Button>
       )}
     </Box>
@@ -238,8 +240,8 @@ function NextGrade({
     <>
       <Typography variant="h2" sx={{ mb: 1 }}>
         {verdict.earned
-          ? `${verdict.grade.name} is earned`
-          : `Towards ${verdict.grade.name}: ${open === 0 ? 'all shown' : `${plural(open, 'thing', 'things')} still to see`}`}
+          ? t`${verdict.grade.name} is earned`
+          : t`Towards ${verdict.grade.name}: ${open === 0 ? t`all shown` : t`${plural(open, { one: '# thing', other: '# things' })} still to see`}`}
       </Typography>
       {others.map((one) => (
         <Typography key={one.kind} sx={{ color: palette.caution, mb: 0.5 }}>
@@ -248,7 +250,7 @@ function NextGrade({
       ))}
       <Box
         component="ul"
-        aria-label={`Requirements of ${verdict.grade.name}`}
+        aria-label={t`Requirements of ${verdict.grade.name}`}
         sx={{ listStyle: 'none', m: 0, p: 0, borderBottom: `1px solid ${palette.line}` }}
       >
         {verdict.standings.map((standing) => (
@@ -274,11 +276,11 @@ function NextGrade({
 function missingWords(missing: Missing): string {
   switch (missing.kind) {
     case 'weeks-in-grade':
-      return `${String(missing.have)} of ${String(missing.need)} weeks in the grade`;
+      return t`${missing.have} of ${missing.need} weeks in the grade`;
     case 'classes':
-      return `${String(missing.have)} of ${String(missing.need)} classes attended`;
+      return t`${missing.have} of ${missing.need} classes attended`;
     case 'age':
-      return `From ${String(missing.need)} years on; now ${String(missing.have)}`;
+      return t`From ${missing.need} years on; now ${missing.have}`;
     case 'requirement':
       return '';
   }

@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -13,7 +15,6 @@ import { useSyllabuses } from '../queries/syllabus.queries';
 import { ChoiceBar } from '../shared/choice-bar';
 import { ExportMenu } from '../shared/export-menu';
 import { Loaded, Message, Page, Panel } from '../shared/page';
-import { plural } from '../shared/words';
 import { ChildDialog } from './parts/child-dialog';
 import { ChildrenImport } from './parts/children-import';
 import { ChooseSeveral } from './wall/choose-several';
@@ -21,13 +22,13 @@ import { Wall } from './wall/wall-of-ladders';
 import { standingOf, wallOf, type WallFilter, type WallOrder } from './wall/wall';
 
 const filterWords: Readonly<Record<WallFilter, string>> = {
-  everybody: 'everybody',
-  earned: 'earned',
-  close: 'close',
-  unseen: 'not seen',
-  home: 'home not told',
+  everybody: t`everybody`,
+  earned: t`earned`,
+  close: t`close`,
+  unseen: t`not seen`,
+  home: t`home not told`,
 };
-const orderWords: Readonly<Record<WallOrder, string>> = { name: 'by name', grade: 'by grade', seen: 'longest not seen' };
+const orderWords: Readonly<Record<WallOrder, string>> = { name: t`by name`, grade: t`by grade`, seen: t`longest not seen` };
 
 /** All children of the club as ladders at a wall, by group: who stands where, who is close, who was not seen. */
 function ChildrenPage() {
@@ -54,19 +55,19 @@ function ChildrenPage() {
   const count = (children.data ?? []).filter(({ archived }) => !archived).length;
   return (
     <Page
-      title="Children"
-      about={children.data ? plural(count, 'child', 'children') : ''}
+      title={t`Children`}
+      about={children.data ? plural(count, { one: '# child', other: '# children' }) : ''}
       actions={
         may.change && (
           <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-            <ExportMenu files={[{ label: 'All children as a spreadsheet', href: '/api/children/table', name: 'children.csv' }]} />
+            <ExportMenu files={[{ label: t`All children as a spreadsheet`, href: '/api/children/table', name: 'children.csv' }]} />
             <Button
               variant="outlined"
               onClick={() => {
                 setOpen('import');
               }}
             >
-              Import a list
+              <Trans>Import a list</Trans>
             </Button>
             <Button
               variant="outlined"
@@ -75,7 +76,7 @@ function ChildrenPage() {
                 setChosen(chosen ? null : new Set());
               }}
             >
-              Several at once
+              <Trans>Several at once</Trans>
             </Button>
             <Button
               variant="contained"
@@ -83,7 +84,7 @@ function ChildrenPage() {
                 setOpen('add');
               }}
             >
-              Add a child
+              <Trans>Add a child</Trans>
             </Button>
           </Box>
         )
@@ -99,10 +100,10 @@ function ChildrenPage() {
             }}
           />
         )}
-        <Panel label="Children by group">
-          <Loaded query={groups} what="groups">
+        <Panel label={t`Children by group`}>
+          <Loaded query={groups} what={t`groups`}>
             {(allGroups) => (
-              <Loaded query={children} what="children">
+              <Loaded query={children} what={t`children`}>
                 {(all) => (
                   <>
                     {all.length > 0 && <Filters wanted={wanted} onChange={setWanted} hasArchived={all.some(({ archived }) => archived)} />}
@@ -135,17 +136,17 @@ function Filters({
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', mb: 2 }}>
       <TextField
-        placeholder="Find a child"
+        placeholder={t`Find a child`}
         value={wanted.text}
         sx={{ width: 190 }}
         onChange={(event) => {
           onChange({ ...wanted, text: event.target.value });
         }}
-        slotProps={{ htmlInput: { 'aria-label': 'Find a child', type: 'search' } }}
+        slotProps={{ htmlInput: { 'aria-label': t`Find a child`, type: 'search' } }}
       />
       <Box sx={{ overflowX: 'auto', maxWidth: '100%' }}>
         <ChoiceBar
-          label="Who is shown"
+          label={t`Who is shown`}
           choices={(Object.keys(filterWords) as WallFilter[]).map((value) => ({ value, words: filterWords[value] }))} // the keys of the record
           value={wanted.filter}
           onChange={(filter) => {
@@ -160,7 +161,7 @@ function Filters({
         onChange={(event) => {
           onChange({ ...wanted, order: event.target.value as WallOrder }); // of the choices below
         }}
-        slotProps={{ htmlInput: { 'aria-label': 'In which order' } }}
+        slotProps={{ htmlInput: { 'aria-label': t`In which order` } }}
       >
         {Object.entries(orderWords).map(([value, words]) => (
           <MenuItem key={value} value={value}>
@@ -177,7 +178,7 @@ function Filters({
               onChange({ ...wanted, showsArchived: event.target.checked });
             }}
           />
-          Show archived
+          <Trans>Show archived</Trans>
         </label>
       )}
     </Box>
@@ -193,14 +194,19 @@ function Nobody({
   readonly mayAdd: boolean;
   readonly onAdd: (what: 'add' | 'import') => void;
 }) {
-  if (!isEmpty) return <Typography>Nobody is like that.</Typography>;
-  if (!mayAdd) return <Message title="No children yet" text="Whoever teaches adds them." />;
+  if (!isEmpty)
+    return (
+      <Typography>
+        <Trans>Nobody is like that.</Trans>
+      </Typography>
+    );
+  if (!mayAdd) return <Message title={t`No children yet`} text={t`Whoever teaches adds them.`} />;
   return (
     <Message
-      title="No children yet"
-      text="Add them one by one, or import the list that you have as a spreadsheet: names, birth dates, groups and grades."
+      title={t`No children yet`}
+      text={t`Add them one by one, or import the list that you have as a spreadsheet: names, birth dates, groups and grades.`}
       action={{
-        label: 'Import a list',
+        label: t`Import a list`,
         onClick: () => {
           onAdd('import');
         },

@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { ClassPageResponse, TaughtClass } from '@leiter/contract';
 import { evaluationContextOf } from '@leiter/contract/evaluation-context';
 import { clockText, evaluatePlan, itemTotals, type ClassPlan, type Library } from '@leiter/core';
@@ -16,7 +18,7 @@ import { Loaded, Message, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
 import { TextButton } from '../shared/text-button';
 import { offerUndo } from '../shared/undo-bar';
-import { dayText, plural, sectionWords } from '../shared/words';
+import { dayText, sectionWords } from '../shared/words';
 import { ClassNote } from './parts/class-note';
 import { MarksGiven } from './parts/marks-given';
 import { RescheduleDialog } from './parts/reschedule-dialog';
@@ -28,9 +30,9 @@ function ClassPage() {
   const page = useClassPage(id);
   const movements = useMovements();
   return (
-    <Loaded query={page} what="class">
+    <Loaded query={page} what={t`class`}>
       {(data) => (
-        <Loaded query={movements} what="library">
+        <Loaded query={movements} what={t`library`}>
           {() => <OneClass page={data} />}
         </Loaded>
       )}
@@ -48,21 +50,27 @@ function OneClass({ page }: { readonly page: ClassPageResponse }) {
   return (
     <Page
       title={session.groupName}
-      about={`${dayText(session.day)} · ${session.startsAt} · ${String(session.lengthMinutes)} min`}
+      about={t`${dayText(session.day)} · ${session.startsAt} · ${session.lengthMinutes} min`}
       actions={
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
           {(may.change || stored) && (
             <ButtonLink to={`${to}/plan`} variant={stored ? 'outlined' : 'contained'}>
-              {stored ? 'Plan' : 'Plan this class'}
+              {stored ? t`Plan` : t`Plan this class`}
             </ButtonLink>
           )}
           {may.change && stored && session.endedAt === null && session.cancelledBecause === null && (
             <ButtonLink to={`${to}/teach`} variant="contained">
-              Teach
+              <Trans>Teach</Trans>
             </ButtonLink>
           )}
-          <ButtonLink to={`${to}/marks`}>Marks</ButtonLink>
-          {stored && <ButtonLink to={`${to}/compare`}>Compare</ButtonLink>}
+          <ButtonLink to={`${to}/marks`}>
+            <Trans>Marks</Trans>
+          </ButtonLink>
+          {stored && (
+            <ButtonLink to={`${to}/compare`}>
+              <Trans>Compare</Trans>
+            </ButtonLink>
+          )}
           {may.change && session.taughtAt === null && (
             <Button
               variant="outlined"
@@ -70,24 +78,24 @@ function OneClass({ page }: { readonly page: ClassPageResponse }) {
                 setMoving(true);
               }}
             >
-              Move or cancel
+              <Trans>Move or cancel</Trans>
             </Button>
           )}
         </Box>
       }
     >
-      <Panel label="What was planned">
+      <Panel label={t`What was planned`}>
         <Standing page={page} taught={taught} />
         {stored ? (
           <Order page={page} plan={stored.plan} taught={taught} library={library} />
         ) : (
           <Message
-            title="Not planned"
-            text={may.change ? 'A running order that fits the group is ready to start from.' : 'Whoever teaches it plans it.'}
+            title={t`Not planned`}
+            text={may.change ? t`A running order that fits the group is ready to start from.` : t`Whoever teaches it plans it.`}
           />
         )}
       </Panel>
-      <Panel label="Roll, marks and note" width={440} isFirstOnPhone>
+      <Panel label={t`Roll, marks and note`} width={440} isFirstOnPhone>
         <Roll page={page} />
         <MarksGiven page={page} library={library} />
         <ClassNote page={page} />
@@ -113,14 +121,17 @@ function Standing({ page, taught }: { readonly page: ClassPageResponse; readonly
   if (session.cancelledBecause !== null)
     return (
       <Box sx={{ mb: 2 }}>
-        <strong>It does not take place:</strong> {session.cancelledBecause}{' '}
+        <strong>
+          <Trans>It does not take place:</Trans>
+        </strong>{' '}
+        {session.cancelledBecause}{' '}
         {may.change && (
           <TextButton
-            label="It takes place after all"
+            label={t`It takes place after all`}
             onClick={() => {
               const reason = session.cancelledBecause;
               void changeClass(session.id, { cancelledBecause: null }).then(() => {
-                offerUndo(`${session.groupName} takes place`, () => changeClass(session.id, { cancelledBecause: reason }));
+                offerUndo(t`${session.groupName} takes place`, () => changeClass(session.id, { cancelledBecause: reason }));
               });
             }}
           />
@@ -130,25 +141,25 @@ function Standing({ page, taught }: { readonly page: ClassPageResponse; readonly
   return (
     <Typography sx={{ mb: 2 }}>
       {session.taughtAt !== null
-        ? `Taught${real > 0 ? ` in ${clockText(real)}` : ''}${session.endedAt === null ? '; its end was not noted' : ''}.`
+        ? t`Taught${real > 0 ? t` in ${clockText(real)}` : ''}${session.endedAt === null ? t`; its end was not noted` : ''}.`
         : session.day < today
-          ? 'Nobody wrote down that it was taught. '
-          : 'Still to be taught.'}
+          ? t`Nobody wrote down that it was taught. `
+          : t`Still to be taught.`}
       {session.taughtAt === null && session.day < today && may.change && (
         <TextButton
-          label="It was taught"
+          label={t`It was taught`}
           onClick={() => {
             void changeClass(session.id, { teaching: 'ended' }).then(() => {
-              offerUndo(`${session.groupName} was taught`, () => changeClass(session.id, { teaching: 'not-at-all' }));
+              offerUndo(t`${session.groupName} was taught`, () => changeClass(session.id, { teaching: 'not-at-all' }));
             });
           }}
         />
       )}
-      {session.slotDay !== null && ` It stands for ${dayText(session.slotDay)}.`}
-      {session.rehearsedAt !== null && session.taughtAt === null && ` Tried on ${dayText(session.rehearsedAt.slice(0, 10))}.`}
+      {session.slotDay !== null && t` It stands for ${dayText(session.slotDay)}.`}
+      {session.rehearsedAt !== null && session.taughtAt === null && t` Tried on ${dayText(session.rehearsedAt.slice(0, 10))}.`}
       {session.stopsNote !== null && session.stopsNote !== '' && (
         <Box component="span" sx={{ display: 'block', color: palette.soft }}>
-          How stops were dealt with: {session.stopsNote}
+          <Trans>How stops were dealt with: {session.stopsNote}</Trans>
         </Box>
       )}
     </Typography>
@@ -189,12 +200,12 @@ function Order({
     >
       <thead>
         <Box component="tr" sx={{ fontSize: 13.5, color: palette.soft }}>
-          <th>{plural([...totals.keys()].length, 'item', 'items')}</th>
+          <th>{plural([...totals.keys()].length, { one: '# item', other: '# items' })}</th>
           <Box component="th" sx={{ width: '34%' }}>
-            {isTaught ? 'planned above, real below' : 'reckoned'}
+            {isTaught ? t`planned above, real below` : t`reckoned`}
           </Box>
           <Box component="th" sx={{ width: 110, textAlign: 'right !important' }}>
-            {isTaught ? 'real' : ''}
+            {isTaught ? t`real` : ''}
           </Box>
         </Box>
       </thead>
@@ -223,8 +234,7 @@ function Order({
                     </Link>
                     {plan.focus.includes(item.movement) && (
                       <Box component="span" sx={{ color: palette.primary, fontWeight: 700 }}>
-                        {' '}
-                        focus
+                        <Trans> focus</Trans>
                       </Box>
                     )}
                   </td>
@@ -234,10 +244,13 @@ function Order({
                   </td>
                   <Box component="td" sx={{ textAlign: 'right !important', fontVariantNumeric: 'tabular-nums' }}>
                     {took === undefined ? (
-                      <span style={{ color: isTaught ? palette.soft : palette.ink }}>{isTaught ? 'not taught' : clockText(planned)}</span>
+                      <span style={{ color: isTaught ? palette.soft : palette.ink }}>{isTaught ? t`not taught` : clockText(planned)}</span>
                     ) : (
                       <>
-                        <strong>{clockText(took)}</strong> <span style={{ color: palette.soft }}>of {clockText(planned)}</span>
+                        <strong>{clockText(took)}</strong>{' '}
+                        <span style={{ color: palette.soft }}>
+                          <Trans>of {clockText(planned)}</Trans>
+                        </span>
                       </>
                     )}
                   </Box>

@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -9,7 +11,7 @@ import { Loaded, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
 import { onPhone } from '../shared/screen';
 import { offerUndo } from '../shared/undo-bar';
-import { plural, weekdayWords } from '../shared/words';
+import { weekdayWords } from '../shared/words';
 import { useProgrammeName, useSyllabuses } from '../queries/syllabus.queries';
 import { changeGroup, useGroups } from '../queries/groups.queries';
 import { GroupDialog } from './parts/group-dialog';
@@ -27,11 +29,11 @@ function ClubPage() {
   const [changing, setChanging] = useState<GroupResponse | 'new' | null>(null);
   const may = useMay();
   return (
-    <Page title="Club" about={session.data?.club.name}>
-      <Panel label="Groups">
+    <Page title={t`Club`} about={session.data?.club.name}>
+      <Panel label={t`Groups`}>
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mb: 1 }}>
           <Typography variant="h2" sx={{ mr: 'auto' }}>
-            Groups
+            <Trans>Groups</Trans>
           </Typography>
           {may.change && (
             <Button
@@ -40,11 +42,11 @@ function ClubPage() {
                 setChanging('new');
               }}
             >
-              Make a group
+              <Trans>Make a group</Trans>
             </Button>
           )}
         </Box>
-        <Loaded query={groups} what="groups">
+        <Loaded query={groups} what={t`groups`}>
           {(all) => (
             <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
               {all.map((group) => (
@@ -67,51 +69,55 @@ function ClubPage() {
                     <Box sx={{ fontSize: 13.5, color: palette.soft }}>{programmeName(group.programme)}</Box>
                   </Box>
                   <Box>
-                    {weekdayWords[group.weekday - 1]} {group.startsAt}, {group.lengthMinutes} minutes
-                    <Box sx={{ fontSize: 13.5, color: palette.soft }}>
-                      {people.data?.find(({ id }) => id === group.instructorId)?.name ?? 'nobody teaches it yet'}
-                    </Box>
+                    <Trans>
+                      {weekdayWords[group.weekday - 1]} {group.startsAt}, {group.lengthMinutes} minutes
+                      <Box sx={{ fontSize: 13.5, color: palette.soft }}>
+                        {people.data?.find(({ id }) => id === group.instructorId)?.name ?? t`nobody teaches it yet`}
+                      </Box>
+                    </Trans>
                   </Box>
-                  <Box>{group.archived ? 'archived' : plural(group.childCount, 'child', 'children')}</Box>
+                  <Box>{group.archived ? t`archived` : plural(group.childCount, { one: '# child', other: '# children' })}</Box>
                   {may.change && (
                     <Box sx={{ display: 'flex', gap: 1 }}>
                       <Button
                         size="small"
                         variant="outlined"
-                        aria-label={`Change ${group.name}`}
+                        aria-label={t`Change ${group.name}`}
                         onClick={() => {
                           setChanging(group);
                         }}
                       >
-                        Change
+                        <Trans>Change</Trans>
                       </Button>
                       <Button
                         size="small"
                         variant="outlined"
-                        aria-label={`${group.archived ? 'Put back' : 'Archive'} ${group.name}`}
+                        aria-label={`${group.archived ? t`Put back` : t`Archive`} ${group.name}`}
                         onClick={() => {
                           void changeGroup(group.id, { archived: !group.archived }).then(() => {
-                            offerUndo(`${group.name} is ${group.archived ? 'put back' : 'archived'}`, () =>
+                            offerUndo(t`${group.name} is ${group.archived ? t`put back` : 'archived'}`, () =>
                               changeGroup(group.id, { archived: group.archived }),
                             );
                           });
                         }}
                       >
-                        {group.archived ? 'Put back' : 'Archive'}
+                        {group.archived ? t`Put back` : t`Archive`}
                       </Button>
                     </Box>
                   )}
                 </Box>
               ))}
               {all.length === 0 && (
-                <Typography component="li">No groups yet. Make one with its weekly slot; then add the children.</Typography>
+                <Typography component="li">
+                  <Trans>No groups yet. Make one with its weekly slot; then add the children.</Trans>
+                </Typography>
               )}
             </Box>
           )}
         </Loaded>
       </Panel>
-      <Panel label="People" width={400}>
-        <Loaded query={people} what="people">
+      <Panel label={t`People`} width={400}>
+        <Loaded query={people} what={t`people`}>
           {(all) => <PeopleList people={all} isOwner={may.run} ownId={session.data?.person.id ?? ''} />}
         </Loaded>
       </Panel>

@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -10,7 +12,7 @@ import { useClassPage } from '../queries/class.queries';
 import { evaluationOf } from '../queries/evaluation';
 import { Loaded, Message, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
-import { dayText, plural, sectionWords } from '../shared/words';
+import { dayText, sectionWords } from '../shared/words';
 import { useTaughtBefore } from './compare.queries';
 import { EffortChart } from './parts/effort-chart';
 import { TimeChart } from './parts/time-chart';
@@ -24,11 +26,11 @@ function ComparePage() {
   const taught = useTaughtBefore(id);
   const library = useLibrary();
   return (
-    <Loaded query={page} what="class">
+    <Loaded query={page} what={t`class`}>
       {(data) => (
-        <Loaded query={movements} what="library">
+        <Loaded query={movements} what={t`library`}>
           {() => (
-            <Loaded query={taught} what="classes before">
+            <Loaded query={taught} what={t`classes before`}>
               {(classes) => <Beside page={data} classes={classes} library={library} />}
             </Loaded>
           )}
@@ -50,9 +52,9 @@ function Beside({ page, classes: all, library }: Props) {
   if (classes.length === 0)
     return (
       <Message
-        title="Nothing to set it beside yet"
-        text="Teach a class of this group with the clock running: what was planned and what it took stands here afterwards."
-        action={{ label: 'Back to the plan', href: `/classes/${page.class.id}/plan` }}
+        title={t`Nothing to set it beside yet`}
+        text={t`Teach a class of this group with the clock running: what was planned and what it took stands here afterwards.`}
+        action={{ label: t`Back to the plan`, href: `/classes/${page.class.id}/plan` }}
       />
     );
   const efforts = classes.map(({ day, items }) => ({ label: dayText(day), curve: taughtEffort(items, library) }));
@@ -60,24 +62,26 @@ function Beside({ page, classes: all, library }: Props) {
   return (
     <Page
       title={page.class.groupName}
-      about={`${dayText(page.class.day)} beside the last ${plural(classes.length, 'class', 'classes')}`}
+      about={t`${dayText(page.class.day)} beside the last ${plural(classes.length, { one: '# class', other: '# classes' })}`}
       actions={
         <Button component={Link} to={`/classes/${page.class.id}/plan`} variant="outlined">
-          Back to the plan
+          <Trans>Back to the plan</Trans>
         </Button>
       }
     >
-      <Panel label="Time">
-        <Typography variant="h2">Planned and real time</Typography>
+      <Panel label={t`Time`}>
+        <Typography variant="h2">
+          <Trans>Planned and real time</Trans>
+        </Typography>
         <Typography variant="body2" sx={{ color: palette.soft, mb: 1 }}>
-          Over these classes, what was planned took {shareWords(overall)}. The learned pace reckons with it.
+          <Trans>Over these classes, what was planned took {shareWords(overall)}. The learned pace reckons with it.</Trans>
         </Typography>
         <Box sx={{ height: 260, mb: 2 }}>
           <TimeChart classes={classes} />
         </Box>
         <Table
-          label="Planned and real time by section"
-          heads={['Section, per class', 'Planned', 'Really', '']}
+          label={t`Planned and real time by section`}
+          heads={[t`Section, per class`, t`Planned`, t`Really`, '']}
           rows={sectionMeans(classes).map((mean) => [
             sectionWords[mean.section],
             clockText(mean.plannedSeconds),
@@ -86,20 +90,22 @@ function Beside({ page, classes: all, library }: Props) {
           ])}
         />
       </Panel>
-      <Panel label="Effort">
-        <Typography variant="h2">Effort, minute by minute</Typography>
+      <Panel label={t`Effort`}>
+        <Typography variant="h2">
+          <Trans>Effort, minute by minute</Trans>
+        </Typography>
         <Typography variant="body2" sx={{ color: palette.soft, mb: 1 }}>
-          It should climb, peak between 40 and 80 % of the class, and end calm.
+          <Trans>It should climb, peak between 40 and 80 % of the class, and end calm.</Trans>
         </Typography>
         <Box sx={{ height: 260, mb: 2 }}>
           <EffortChart thisClass={thisClass} earlier={efforts.slice(0, 4)} />
         </Box>
         <Table
-          label="Peaks and lengths"
-          heads={['Class', 'Planned', 'Really', 'Peak']}
+          label={t`Peaks and lengths`}
+          heads={[t`Class`, t`Planned`, t`Really`, t`Peak`]}
           rows={[
             ...(thisClass
-              ? [['This class', clockText((thisClass.values.length - 1) * thisClass.stepSeconds), '', peakWords(thisClass)]]
+              ? [[t`This class`, clockText((thisClass.values.length - 1) * thisClass.stepSeconds), '', peakWords(thisClass)]]
               : []),
             ...classes.map(({ day, items }, index) => {
               const total = totalOf(items);
@@ -115,14 +121,14 @@ function Beside({ page, classes: all, library }: Props) {
 
 function shareWords(total: PlannedAndReal): string {
   const percent = Math.round(excessOf(total) * 100);
-  if (percent === 0) return 'as long as planned';
-  return `${String(Math.abs(percent))} % ${percent > 0 ? 'longer' : 'less'}`;
+  if (percent === 0) return t`as long as planned`;
+  return `${String(Math.abs(percent))} % ${percent > 0 ? t`longer` : t`less`}`;
 }
 
 function peakWords(curve: EffortCurve): string {
   const peak = peakOf(curve);
   if (!peak) return '';
-  return `${effortWord(Math.round(peak.effort) as 0 | 1 | 2 | 3 | 4)} at minute ${String(peak.minute)}`; // effort lies between 0 and 4
+  return t`${effortWord(Math.round(peak.effort) as 0 | 1 | 2 | 3 | 4)} at minute ${peak.minute}`; // effort lies between 0 and 4
 }
 
 function Table({

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { MovementResponse } from '@leiter/contract';
 import { effortWord, regions, regionWord, sectionKinds, type Effort, type Movement } from '@leiter/core';
 import { sectionWords } from '../shared/words';
@@ -24,27 +25,27 @@ const needsNothing = ({ needs }: Movement): boolean =>
 /** The question of which entries are the club's own. */
 export const ownGroup: FilterGroup = {
   id: 'own',
-  label: 'Of the club',
+  label: t`Of the club`,
   options: [
-    { id: 'own', label: 'written by the club', fits: ({ isOwn }) => isOwn },
-    { id: 'away', label: 'put away', fits: ({ isPutAway }) => isPutAway },
+    { id: 'own', label: t`written by the club`, fits: ({ isOwn }) => isOwn },
+    { id: 'away', label: t`put away`, fits: ({ isPutAway }) => isPutAway },
   ],
 };
 
 export const filterGroups: readonly FilterGroup[] = [
   {
     id: 'section',
-    label: 'Part of a class',
+    label: t`Part of a class`,
     options: sectionKinds.map((kind) => ({ id: kind, label: sectionWords[kind], fits: ({ sections }) => sections.includes(kind) })),
   },
   {
     id: 'readies',
-    label: 'Readies',
+    label: t`Readies`,
     options: regions.map((region) => ({ id: region, label: regionWord(region), fits: ({ prepares }) => prepares.includes(region) })),
   },
   {
     id: 'loads',
-    label: 'Loads',
+    label: t`Loads`,
     options: regions.map((region) => ({
       id: region,
       label: regionWord(region),
@@ -53,35 +54,35 @@ export const filterGroups: readonly FilterGroup[] = [
   },
   {
     id: 'level',
-    label: 'Where',
+    label: t`Where`,
     options: [
-      { id: 'standing', label: 'standing', fits: ({ level }) => level !== 'floor' },
-      { id: 'floor', label: 'on the floor', fits: ({ level }) => level !== 'standing' },
+      { id: 'standing', label: t`standing`, fits: ({ level }) => level !== 'floor' },
+      { id: 'floor', label: t`on the floor`, fits: ({ level }) => level !== 'standing' },
     ],
   },
   {
     id: 'needs',
-    label: 'At home it needs',
+    label: t`At home it needs`,
     options: [
-      { id: 'nothing', label: 'nothing', fits: needsNothing },
-      { id: 'thing', label: 'a thing of the house', fits: ({ needs }) => needs.equipment.length > 0 || needs.wall },
-      { id: 'adult', label: 'an adult', fits: ({ needs }) => needs.adult !== 'none' },
-      { id: 'soft', label: 'a soft floor', fits: ({ needs }) => needs.surface !== 'any-dry' },
-      { id: 'partner', label: 'a partner', fits: ({ needs }) => needs.partner },
+      { id: 'nothing', label: t`nothing`, fits: needsNothing },
+      { id: 'thing', label: t`a thing of the house`, fits: ({ needs }) => needs.equipment.length > 0 || needs.wall },
+      { id: 'adult', label: t`an adult`, fits: ({ needs }) => needs.adult !== 'none' },
+      { id: 'soft', label: t`a soft floor`, fits: ({ needs }) => needs.surface !== 'any-dry' },
+      { id: 'partner', label: t`a partner`, fits: ({ needs }) => needs.partner },
     ],
   },
   {
     id: 'age',
-    label: 'For a child of',
+    label: t`For a child of`,
     options: [4, 5, 6, 7, 8, 9, 10].map((age) => ({
       id: String(age),
-      label: `${String(age)} years`,
+      label: t`${age} years`,
       fits: ({ leastAge }) => leastAge <= age,
     })),
   },
   {
     id: 'effort',
-    label: 'Effort',
+    label: t`Effort`,
     options: ([0, 1, 2, 3, 4] as const satisfies readonly Effort[]).map((effort) => ({
       id: String(effort),
       label: effortWord(effort),

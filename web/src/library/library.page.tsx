@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -17,7 +19,6 @@ import { Loaded, Page } from '../shared/page';
 import { palette } from '../shared/palette';
 import { onPhone } from '../shared/screen';
 import { jsonOf } from '../shared/read-file';
-import { plural } from '../shared/words';
 import { countsOf, filtered, filterGroups, ownGroup, type ChosenFilters } from './library-filters';
 import { lookAtImport, takeIn, undoImport, useMovements } from '../queries/library.queries';
 import { movementSearch } from '../shared/movement-search';
@@ -60,31 +61,31 @@ function LibraryPage() {
   const shown = useMemo(() => filtered(inPart, chosen), [inPart, chosen]);
   return (
     <Page
-      title="Library"
-      about={plural(shown.length, 'movement', 'movements')}
+      title={t`Library`}
+      about={plural(shown.length, { one: '# movement', other: '# movements' })}
       actions={
         <>
           <TextField
-            placeholder="Name, term or meaning"
+            placeholder={t`Name, term or meaning`}
             autoFocus={window.innerWidth >= 700}
             value={text}
             onChange={(event) => {
               setText(event.target.value);
             }}
-            slotProps={{ htmlInput: { 'aria-label': 'Find a movement' } }}
+            slotProps={{ htmlInput: { 'aria-label': t`Find a movement` } }}
           />
           <ToggleButtonGroup
             exclusive
             size="small"
             value={part}
-            aria-label="Programme"
+            aria-label={t`Programme`}
             onChange={(_event, value: Part | null) => {
               if (value) setPart(value);
             }}
           >
             {parts.map((one) => (
               <ToggleButton key={one} value={one}>
-                {one === 'all' ? 'All' : one === 'general' ? 'General' : programmeName(one.slice('of '.length))}{' '}
+                {one === 'all' ? t`All` : one === 'general' ? t`General` : programmeName(one.slice('of '.length))}{' '}
                 {found.filter((movement) => !movement.isPutAway && isIn(movement, one)).length}
               </ToggleButton>
             ))}
@@ -93,13 +94,17 @@ function LibraryPage() {
             exclusive
             size="small"
             value={look}
-            aria-label="Look"
+            aria-label={t`Look`}
             onChange={(_event, value: GridLook | null) => {
               if (value) setLook(value);
             }}
           >
-            <ToggleButton value="words">Words</ToggleButton>
-            <ToggleButton value="figures">Figures</ToggleButton>
+            <ToggleButton value="words">
+              <Trans>Words</Trans>
+            </ToggleButton>
+            <ToggleButton value="figures">
+              <Trans>Figures</Trans>
+            </ToggleButton>
           </ToggleButtonGroup>
           {mayChange && (
             <Button
@@ -108,7 +113,7 @@ function LibraryPage() {
                 setMaking(true);
               }}
             >
-              New movement
+              <Trans>New movement</Trans>
             </Button>
           )}
         </>
@@ -139,12 +144,12 @@ function LibraryPage() {
       )}
       {isTakingIn && (
         <ImportDialog
-          title="Import a library file"
-          about="A leiter-library/1 file, as “Export” writes it."
+          title={t`Import a library file`}
+          about={t`A leiter-library/1 file, as “Export” writes it.`}
           accept=".json,application/json"
           read={(text) => {
             const input = jsonOf(text);
-            return input === null ? { why: 'This file is not JSON.' } : { input };
+            return input === null ? { why: t`This file is not JSON.` } : { input };
           }}
           look={lookAtImport}
           takeIn={takeIn}
@@ -154,10 +159,12 @@ function LibraryPage() {
           }}
         />
       )}
-      <Loaded query={movements} what="library">
+      <Loaded query={movements} what={t`library`}>
         {() =>
           shown.length === 0 ? (
-            <Box sx={{ p: 3 }}>Nothing like this. Type less, or take away a filter.</Box>
+            <Box sx={{ p: 3 }}>
+              <Trans>Nothing like this. Type less, or take away a filter.</Trans>
+            </Box>
           ) : (
             <MovementGrid movements={shown} look={look} />
           )
@@ -193,14 +200,14 @@ function Filters({
             setOpen(true);
           }}
         >
-          {count === 0 ? 'Filters' : `Filters: ${String(count)}`}
+          {count === 0 ? t`Filters` : t`Filters: ${count}`}
         </Button>
       </Box>
     );
   return (
     <Box
       component="section"
-      aria-label="Filters"
+      aria-label={t`Filters`}
       tabIndex={0}
       sx={{
         width: 214,
@@ -221,7 +228,7 @@ function Filters({
             setOpen(false);
           }}
         >
-          Show {movements.length === 0 ? 'nothing' : 'what is left'}
+          <Trans>Show {movements.length === 0 ? t`nothing` : t`what is left`}</Trans>
         </Button>
       )}
       {[...filterGroups, ownGroup].map((group) => {
@@ -238,7 +245,9 @@ function Filters({
             }}
             slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
           >
-            <MenuItem value="">any</MenuItem>
+            <MenuItem value="">
+              <Trans>any</Trans>
+            </MenuItem>
             {group.options.map(({ id, label }) => (
               <MenuItem key={id} value={id} disabled={counts.get(id) === 0}>
                 <Box component="span" sx={{ flex: 1, mr: 2 }}>
@@ -259,16 +268,16 @@ function Filters({
             onChoose({});
           }}
         >
-          Take all filters away
+          <Trans>Take all filters away</Trans>
         </Button>
       )}
       <Box sx={{ borderTop: `1px solid ${palette.line}`, pt: 2, mt: 1, display: 'grid', gap: 1 }}>
         <Button component="a" href="/api/library/export" download="library.json" variant="outlined" size="small">
-          Export as a file
+          <Trans>Export as a file</Trans>
         </Button>
         {onImport && (
           <Button variant="outlined" size="small" onClick={onImport}>
-            Import a file
+            <Trans>Import a file</Trans>
           </Button>
         )}
       </Box>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -23,16 +25,16 @@ function MovementPage() {
   const movements = useMovements();
   const library = useLibrary();
   return (
-    <Loaded query={movements} what="library">
+    <Loaded query={movements} what={t`library`}>
       {(all) => {
         const movement = all.find((one) => one.slug === slug);
         return movement ? (
           <MovementView movement={movement} library={library} />
         ) : (
           <Message
-            title="There is no such movement"
-            text="It may have been put away."
-            action={{ label: 'To the library', href: '/library' }}
+            title={t`There is no such movement`}
+            text={t`It may have been put away.`}
+            action={{ label: t`To the library`, href: '/library' }}
           />
         );
       }}
@@ -50,18 +52,18 @@ function MovementView({ movement, library }: { readonly movement: MovementRespon
   const mayChange = role === 'owner' || role === 'instructor';
   const about = [
     kindWords[movement.kind],
-    movement.programmes.map((one) => programmeName(one)).join(', ') || 'every programme',
+    movement.programmes.map((one) => programmeName(one)).join(', ') || t`every programme`,
     effortWord(movement.effort),
-    ...(movement.isOwn ? ['of the club'] : []),
-    ...(movement.isPutAway ? ['put away'] : []),
+    ...(movement.isOwn ? [t`of the club`] : []),
+    ...(movement.isPutAway ? [t`put away`] : []),
   ];
   return (
     <Page
       title={movement.name}
-      about={`${about.join(' · ')}${term ? ` · ${term.text}, say ${term.sayIt}` : ''}`}
+      about={`${about.join(' · ')}${term ? t` · ${term.text}, say ${term.sayIt}` : ''}`}
       actions={<Actions movement={movement} />}
     >
-      <Panel label="The movement">
+      <Panel label={t`The movement`}>
         <Box
           sx={{
             display: 'grid',
@@ -90,27 +92,37 @@ function MovementView({ movement, library }: { readonly movement: MovementRespon
         </Box>
         <StageLadder stages={movement.stages} />
         <Versions movement={movement} />
-        <Part title="Faults and what mends them" list={movement.faults}>
+        <Part title={t`Faults and what mends them`} list={movement.faults}>
           {(fault) => (
             <>
               <strong>{fault.name}</strong>
-              {fault.stops && <span style={{ color: palette.stop }}> stop and mend</span>}
+              {fault.stops && (
+                <span style={{ color: palette.stop }}>
+                  <Trans>stop and mend</Trans>
+                </span>
+              )}
               <Box sx={{ color: palette.soft }}>{fault.fix}</Box>
             </>
           )}
         </Part>
         {movement.prerequisites.length + movement.leadsTo.length > 0 && (
-          <Box component="section" aria-label="The way" sx={{ mb: 2.5, maxWidth: 860 }}>
+          <Box component="section" aria-label={t`The way`} sx={{ mb: 2.5, maxWidth: 860 }}>
             <Typography variant="h2" sx={{ mb: 1 }}>
-              The way
+              <Trans>The way</Trans>
             </Typography>
-            <Suspense fallback={<Box sx={{ height: 320, color: palette.soft }}>Drawing the way …</Box>}>
+            <Suspense
+              fallback={
+                <Box sx={{ height: 320, color: palette.soft }}>
+                  <Trans>Drawing the way …</Trans>
+                </Box>
+              }
+            >
               <WayGraph movement={movement} library={library} />
             </Suspense>
           </Box>
         )}
       </Panel>
-      <Panel label="Facts" width={380}>
+      <Panel label={t`Facts`} width={380}>
         <Facts movement={movement} library={library} />
       </Panel>
     </Page>
@@ -131,7 +143,7 @@ function Actions({ movement }: { readonly movement: MovementResponse }) {
           setOpen('change');
         }}
       >
-        Change
+        <Trans>Change</Trans>
       </Button>
       <Button
         variant="outlined"
@@ -139,7 +151,7 @@ function Actions({ movement }: { readonly movement: MovementResponse }) {
           setOpen('copy');
         }}
       >
-        Make a copy
+        <Trans>Make a copy</Trans>
       </Button>
       <Button
         variant="outlined"
@@ -147,7 +159,7 @@ function Actions({ movement }: { readonly movement: MovementResponse }) {
           void putMovementAway(movement.slug, !movement.isPutAway);
         }}
       >
-        {movement.isPutAway ? 'Put back' : 'Put away'}
+        {movement.isPutAway ? t`Put back` : t`Put away`}
       </Button>
       {open && (
         <MovementDialog
@@ -170,9 +182,9 @@ function Actions({ movement }: { readonly movement: MovementResponse }) {
 function StageLadder({ stages }: { readonly stages: Movement['stages'] }) {
   if (stages.length === 0) return null;
   return (
-    <Box component="section" aria-label="Stages" sx={{ mb: 2.5, maxWidth: 720 }}>
+    <Box component="section" aria-label={t`Stages`} sx={{ mb: 2.5, maxWidth: 720 }}>
       <Typography variant="h2" sx={{ mb: 0.75 }}>
-        Stages
+        <Trans>Stages</Trans>
       </Typography>
       <Box
         component="ol"
@@ -206,15 +218,19 @@ function Versions({ movement }: { readonly movement: Movement }) {
   const versions = tierNames.flatMap((name) => (movement.tiers[name] ? [{ name, tier: movement.tiers[name] }] : []));
   if (versions.length === 0) return null;
   return (
-    <Box component="section" aria-label="Versions" sx={{ mb: 2.5, maxWidth: 720 }}>
+    <Box component="section" aria-label={t`Versions`} sx={{ mb: 2.5, maxWidth: 720 }}>
       <Typography variant="h2" sx={{ mb: 0.75 }}>
-        Versions
+        <Trans>Versions</Trans>
       </Typography>
       <Box sx={{ display: 'grid', gridTemplateColumns: `repeat(${String(versions.length)}, 1fr)`, gap: 2 }}>
         {versions.map(({ name, tier }) => (
           <Box key={name} sx={{ borderTop: `3px solid ${palette.primary}`, pt: 0.75, fontSize: 15 }}>
             <strong>{name}</strong>
-            {tier.fromGrade !== null && <span style={{ color: palette.soft }}> from {tier.fromGrade.replaceAll('-', ' ')}</span>}
+            {tier.fromGrade !== null && (
+              <span style={{ color: palette.soft }}>
+                <Trans>from {tier.fromGrade.replaceAll('-', ' ')}</Trans>
+              </span>
+            )}
             <Box>{tier.what}</Box>
           </Box>
         ))}
@@ -259,54 +275,58 @@ function Facts({ movement, library }: { readonly movement: Movement; readonly li
   return (
     <>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        Dose by age
+        <Trans>Dose by age</Trans>
       </Typography>
       <Box component="dl" sx={{ m: 0, mb: 2.5 }}>
         {ageBands.map((band) => {
           const dose = movement.dose[band];
-          return <FigureRow key={band} label={`${band} years`} value={dose ? doseText(dose) : 'not for this age'} />;
+          return <FigureRow key={band} label={t`${band} years`} value={dose ? doseText(dose) : 'not for this age'} />;
         })}
       </Box>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        The body
+        <Trans>The body</Trans>
       </Typography>
       <Box component="dl" sx={{ m: 0, mb: 2.5 }}>
-        <FigureRow label="Readies" value={movement.prepares.map(regionWord).join(', ') || '–'} />
+        <FigureRow label={t`Readies`} value={movement.prepares.map(regionWord).join(', ') || '–'} />
         <FigureRow
-          label="Loads"
+          label={t`Loads`}
           value={movement.loads.map(({ region, amount }) => `${regionWord(region)} ${String(amount)}`).join(', ') || '–'}
         />
-        <FigureRow label="Stretches" value={movement.lengthens.map(regionWord).join(', ') || '–'} />
-        {movement.undoneBy.length > 0 && <FigureRow label="Undone by" value={names(movement.undoneBy)} />}
+        <FigureRow label={t`Stretches`} value={movement.lengthens.map(regionWord).join(', ') || '–'} />
+        {movement.undoneBy.length > 0 && <FigureRow label={t`Undone by`} value={names(movement.undoneBy)} />}
       </Box>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        At home it needs
+        <Trans>At home it needs</Trans>
       </Typography>
       <Box component="dl" sx={{ m: 0, mb: 2.5 }}>
         <FigureRow
-          label="Floor"
+          label={t`Floor`}
           value={needs.surface === 'any-dry' ? 'any dry floor' : needs.surface.map((one) => surfaceWords[one]).join(', ')}
         />
         <FigureRow
-          label="Space"
+          label={t`Space`}
           value={`${needs.footprint.lengthM.toFixed(1)} × ${needs.footprint.widthM.toFixed(1)} m, ${needs.headroomM.toFixed(1)} m high`}
         />
         {needs.equipment.map((thing) => (
           <FigureRow key={thing} label={thing} value={movement.equipmentStandIns[thing]?.join(', or ') ?? ''} />
         ))}
-        <FigureRow label="Adult" value={needs.adult.replaceAll('-', ' ')} />
-        <FigureRow label="Noise" value={needs.quiet.replaceAll('-', ' ')} />
-        <FigureRow label="From" value={`${String(movement.leastAge)} years`} />
+        <FigureRow label={t`Adult`} value={needs.adult.replaceAll('-', ' ')} />
+        <FigureRow label={t`Noise`} value={needs.quiet.replaceAll('-', ' ')} />
+        <FigureRow label={t`From`} value={`${String(movement.leastAge)} years`} />
       </Box>
       {movement.support !== null && (
         <>
-          <Typography variant="h2">How an adult helps</Typography>
+          <Typography variant="h2">
+            <Trans>How an adult helps</Trans>
+          </Typography>
           <Typography sx={{ mb: 2 }}>{movement.support}</Typography>
         </>
       )}
       {movement.cautions.length > 0 && (
         <>
-          <Typography variant="h2">Cautions</Typography>
+          <Typography variant="h2">
+            <Trans>Cautions</Trans>
+          </Typography>
           <ul style={{ marginTop: 4, paddingLeft: 20 }}>
             {movement.cautions.map((caution) => (
               <li key={caution}>{caution}</li>
@@ -316,11 +336,11 @@ function Facts({ movement, library }: { readonly movement: Movement; readonly li
       )}
       {movement.instead !== null && (
         <Box component="dl" sx={{ m: 0 }}>
-          <FigureRow label="Instead" value={names([movement.instead])} />
+          <FigureRow label={t`Instead`} value={names([movement.instead])} />
         </Box>
       )}
       <Typography variant="caption" component="p" sx={{ mt: 2 }}>
-        Usual cautions only. Your governing body’s rules, your training and medical advice come first.
+        <Trans>Usual cautions only. Your governing body’s rules, your training and medical advice come first.</Trans>
       </Typography>
     </>
   );

@@ -1,8 +1,9 @@
+import { plural, t } from '@lingui/core/macro';
 import type { ClassPageResponse } from '@leiter/contract';
-import { dayText, plural } from '../shared/words';
+import { dayText } from '../shared/words';
 
 /** When a class is and how many come, in a line. */
 export function aboutClass(page: ClassPageResponse): string {
   const coming = page.children.filter(({ attendance }) => attendance !== 'absent').length;
-  return `${dayText(page.class.day)} · ${page.class.startsAt} · ${plural(coming, 'child', 'children')} coming`;
+  return t`${dayText(page.class.day)} · ${page.class.startsAt} · ${plural(coming, { one: '# child', other: '# children' })} coming`;
 }

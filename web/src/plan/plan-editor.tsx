@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ClassPageResponse, LiveEvent, MovementResponse } from '@leiter/contract';
@@ -190,7 +192,7 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
           />
           <ExportMenu files={files} />
           <Button component={Link} to={`/classes/${classId}/teach`} variant="contained">
-            Teach this class
+            <Trans>Teach this class</Trans>
           </Button>
         </>
       }
@@ -263,7 +265,7 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
       <Box
         ref={inspector}
         component="section"
-        aria-label="Details"
+        aria-label={t`Details`}
         tabIndex={0}
         sx={{
           width: 286,
@@ -323,7 +325,7 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
           plan={plan}
           onClose={close}
           onKept={(name) => {
-            setSaid(`“${name}” is kept: any class of the programme can start from it.`);
+            setSaid(t`“${name}” is kept: any class of the programme can start from it.`);
             close();
           }}
         />

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import type { ClassPlan } from '@leiter/core';
 import { useQuery } from '@tanstack/react-query';
@@ -32,9 +33,9 @@ function PlanOfClass({ id }: { readonly id: string }) {
   const isPhone = useMediaQuery('(max-width: 699px)');
   const [started, setStarted] = useState<ClassPlan | null>(null);
   return (
-    <Loaded query={page} what="class">
+    <Loaded query={page} what={t`class`}>
       {(data) => (
-        <Loaded query={movements} what="library">
+        <Loaded query={movements} what={t`library`}>
           {(all) => {
             const plan = started ?? keptDraft(planKind, id)?.content ?? data.stored?.plan;
             if (!may.change)
@@ -43,9 +44,9 @@ function PlanOfClass({ id }: { readonly id: string }) {
               ) : (
                 <Page title={data.class.groupName} about={aboutClass(data)}>
                   <Message
-                    title="Not planned yet"
-                    text="Whoever teaches this class plans it."
-                    action={{ label: 'To the class', href: `/classes/${id}` }}
+                    title={t`Not planned yet`}
+                    text={t`Whoever teaches this class plans it.`}
+                    action={{ label: t`To the class`, href: `/classes/${id}` }}
                   />
                 </Page>
               );
@@ -54,7 +55,7 @@ function PlanOfClass({ id }: { readonly id: string }) {
             if (plan) return <PlanEditor page={data} movements={all} library={library} initial={plan} kept={history.data ?? null} />;
             return (
               <Page title={data.class.groupName} about={aboutClass(data)}>
-                <Loaded query={templates} what="templates">
+                <Loaded query={templates} what={t`templates`}>
                   {(found) => <TemplateChooser page={data} templates={found} library={library} onStart={setStarted} />}
                 </Loaded>
               </Page>

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { LibraryImportResponse, MovementResponse } from '@leiter/contract';
 import { libraryOf, type Movement } from '@leiter/core';
 import type { ImportTold } from '../shared/import-dialog';
@@ -38,8 +39,8 @@ export async function takeIn(file: unknown): Promise<ImportTold> {
 
 function told({ added, changed, same, importId }: LibraryImportResponse): ImportTold {
   return {
-    summary: `${String(added.length)} added, ${String(changed.length)} changed, ${String(same.length)} the same already`,
-    lines: [...added.map((slug) => `${slug}: added`), ...changed.map(({ slug, fields }) => `${slug}: ${fields.join(', ')} changed`)],
+    summary: t`${added.length} added, ${changed.length} changed, ${same.length} the same already`,
+    lines: [...added.map((slug) => t`${slug}: added`), ...changed.map(({ slug, fields }) => t`${slug}: ${fields.join(', ')} changed`)],
     importId,
   };
 }

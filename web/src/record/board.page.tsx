@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import type { BoardCell, BoardRow, GroupBoardResponse, RequirementResponse } from '@leiter/contract';
 import { marks, type Library } from '@leiter/core';
@@ -10,7 +12,7 @@ import { criterionText } from '../shared/criterion-text';
 import { Loaded, Message, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
 import { Rungs, isMetName } from '../shared/rungs';
-import { markWords, plural, weekdayWords } from '../shared/words';
+import { markWords, weekdayWords } from '../shared/words';
 import { BoardMark } from './parts/board-mark';
 
 interface Chosen {
@@ -27,18 +29,18 @@ function BoardPage() {
   const programmeName = useProgrammeName();
   const [chosen, setChosen] = useState<Chosen | null>(null);
   return (
-    <Loaded query={board} what="group">
+    <Loaded query={board} what={t`group`}>
       {(data) => (
         <Page
-          title={`Board · ${data.group.name}`}
-          about={`${programmeName(data.group.programme)} · ${weekdayWords[data.group.weekday - 1] ?? ''} ${data.group.startsAt} · ${plural(data.rows.length, 'child', 'children')}`}
+          title={t`Board · ${data.group.name}`}
+          about={`${programmeName(data.group.programme)} · ${weekdayWords[data.group.weekday - 1] ?? ''} ${data.group.startsAt} · ${plural(data.rows.length, { one: '# child', other: '# children' })}`}
         >
-          <Panel label="Board">
+          <Panel label={t`Board`}>
             {data.rows.length === 0 ? (
               <Message
-                title="Nobody in this group yet"
-                text="Add a child and choose this group for it."
-                action={{ label: 'To the children', href: '/children' }}
+                title={t`Nobody in this group yet`}
+                text={t`Add a child and choose this group for it.`}
+                action={{ label: t`To the children`, href: '/children' }}
               />
             ) : (
               <>
@@ -80,10 +82,10 @@ function Legend() {
         </Box>
       ))}
       <Box component="span" sx={{ display: 'inline-flex', gap: 0.75, alignItems: 'center' }}>
-        <Rungs climbed={3} isMet /> met
+        <Rungs climbed={3} isMet /> <Trans>met</Trans>
       </Box>
       <Box component="span" sx={{ display: 'inline-flex', gap: 0.75, alignItems: 'center' }}>
-        <Rungs climbed={3} isMet isFading /> met long ago
+        <Rungs climbed={3} isMet isFading /> <Trans>met long ago</Trans>
       </Box>
     </Box>
   );
@@ -103,12 +105,14 @@ function Grade({
 }) {
   const stays = { position: 'sticky', left: 0, zIndex: 1, backgroundColor: palette.paper } as const;
   return (
-    <Box component="section" aria-label={`Towards ${gradeName}`} sx={{ mb: 3.5, overflowX: 'auto' }}>
+    <Box component="section" aria-label={t`Towards ${gradeName}`} sx={{ mb: 3.5, overflowX: 'auto' }}>
       <Box component="table" sx={{ borderCollapse: 'collapse', fontSize: 14, '& th': { fontWeight: 400, textAlign: 'left' } }}>
         <thead>
           <tr>
             <Box component="th" scope="col" sx={{ ...stays, minWidth: 132, maxWidth: 170, verticalAlign: 'bottom', pb: 0.75, pr: 1 }}>
-              <strong style={{ fontSize: 16 }}>Towards {gradeName}</strong>
+              <strong style={{ fontSize: 16 }}>
+                <Trans>Towards {gradeName}</Trans>
+              </strong>
             </Box>
             {requirements.map((requirement) => (
               <Box
@@ -119,7 +123,11 @@ function Grade({
                 sx={{ minWidth: 104, maxWidth: 128, verticalAlign: 'bottom', px: 1, pb: 0.75, lineHeight: 1.25 }}
               >
                 {library.get(requirement.movement)?.name ?? requirement.movement}
-                {requirement.stage !== null && <Box sx={{ color: palette.soft, fontSize: 12.5 }}>stage {requirement.stage}</Box>}
+                {requirement.stage !== null && (
+                  <Box sx={{ color: palette.soft, fontSize: 12.5 }}>
+                    <Trans>stage {requirement.stage}</Trans>
+                  </Box>
+                )}
               </Box>
             ))}
           </tr>
@@ -132,7 +140,7 @@ function Grade({
                 <Box component="th" scope="row" sx={{ ...stays, py: 0.75, pr: 1, overflowWrap: 'anywhere', maxWidth: 170 }}>
                   <Link to={`/children/${row.childId}`}>{row.name}</Link>
                   <Box sx={{ fontSize: 12.5, color: row.isEarned ? palette.primary : palette.soft, fontWeight: row.isEarned ? 700 : 400 }}>
-                    {row.isEarned ? 'earned' : `${String(row.metCount)} of ${String(row.cells.length)} met`}
+                    {row.isEarned ? t`earned` : t`${String(row.metCount)} of ${String(row.cells.length)} met`}
                   </Box>
                 </Box>
                 {requirements.map((requirement) => {
@@ -163,8 +171,10 @@ function AtTheTop({ rows }: { readonly rows: readonly BoardRow[] }) {
   const top = rows.filter(({ nextGradeId }) => nextGradeId === null);
   if (top.length === 0) return null;
   return (
-    <Box component="section" aria-label="At the top of the ladder">
-      <strong style={{ fontSize: 16 }}>At the top of the ladder</strong>
+    <Box component="section" aria-label={t`At the top of the ladder`}>
+      <strong style={{ fontSize: 16 }}>
+        <Trans>At the top of the ladder</Trans>
+      </strong>
       {top.map(({ childId, name }) => (
         <Box key={childId}>
           <Link to={`/children/${childId}`}>{name}</Link>
@@ -181,7 +191,7 @@ function StandingCell({ cell, label, onChoose }: { readonly cell: BoardCell; rea
     <Box
       component="button"
       type="button"
-      aria-label={`${label}: ${words}${sidesOpen.length > 0 && standing !== 'unseen' ? `, ${sidesOpen.join(' and ')} open` : ''}`}
+      aria-label={`${label}: ${words}${sidesOpen.length > 0 && standing !== 'unseen' ? t`, ${sidesOpen.join(' and ')} open` : ''}`}
       onClick={onChoose}
       sx={{
         font: 'inherit',
@@ -208,7 +218,7 @@ function StandingCell({ cell, label, onChoose }: { readonly cell: BoardCell; rea
         {words}
         {sidesOpen.length > 0 && standing !== 'unseen' && (
           <Box component="span" sx={{ display: 'block', fontSize: 12.5, color: palette.soft, fontWeight: 400 }}>
-            {sidesOpen.join(' and ')} open
+            <Trans>{sidesOpen.join(' and ')} open</Trans>
           </Box>
         )}
       </Box>
@@ -217,8 +227,8 @@ function StandingCell({ cell, label, onChoose }: { readonly cell: BoardCell; rea
 }
 
 function standingWordsOf({ standing, bestMark, unseenForDays }: BoardCell): string {
-  if (standing === 'fading') return `met, ${String(Math.floor((unseenForDays ?? 0) / 7))} weeks ago`;
-  if (standing === 'unseen') return 'not seen';
+  if (standing === 'fading') return t`met, ${Math.floor((unseenForDays ?? 0) / 7)} weeks ago`;
+  if (standing === 'unseen') return t`not seen`;
   if (standing === 'with-help' && bestMark !== null) return markWords[bestMark];
   return standing.replace('-', ' ');
 }

@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import useMediaQuery from '@mui/material/useMediaQuery';
@@ -13,7 +15,7 @@ import { ButtonLink } from '../shared/button-link';
 import { KeysHelp } from '../shared/keys-help';
 import { Loaded, Message, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
-import { dayText, plural } from '../shared/words';
+import { dayText } from '../shared/words';
 import { CellInspector } from './parts/cell-inspector';
 import { MarkTable } from './parts/mark-table';
 import { MarksByThumb } from './parts/marks-by-thumb';
@@ -21,16 +23,16 @@ import { RefusedMarks } from './parts/refused-marks';
 import { useMarkSheet, type MarkSheet } from './parts/use-mark-sheet';
 
 const keys: readonly (readonly [string, string])[] = [
-  ['1 2 3 4', 'not yet, with help, alone, clean'],
-  ['H', 'with help; again: another kind of help'],
-  ['F', 'a fault; again: the next one'],
-  ['N', 'the number that was held, done or known; Enter goes back'],
-  ['Del', 'takes the mark back'],
-  ['Ctrl Z', 'undoes the last step, of marks and of the roll'],
-  ['A', 'was the child there: there, late, away, watched the recording; again: nothing said'],
-  ['M', 'everything that was done and is asked, or only the focus'],
-  ['Tab', 'next child'],
-  ['← → ↑ ↓', 'another cell'],
+  ['1 2 3 4', t`not yet, with help, alone, clean`],
+  ['H', t`with help; again: another kind of help`],
+  ['F', t`a fault; again: the next one`],
+  ['N', t`the number that was held, done or known; Enter goes back`],
+  [t`Del`, t`takes the mark back`],
+  [t`Ctrl Z`, t`undoes the last step, of marks and of the roll`],
+  ['A', t`was the child there: there, late, away, watched the recording; again: nothing said`],
+  ['M', t`everything that was done and is asked, or only the focus`],
+  ['Tab', t`next child`],
+  ['← → ↑ ↓', t`another cell`],
 ];
 
 /** What the children of a class showed: what was in focus first, and all that was done and is asked. */
@@ -41,11 +43,11 @@ function MarksPage() {
   const library = useLibrary();
   const board = useGroupBoard(page.data?.class.groupId ?? '', { isWanted: page.data !== undefined });
   return (
-    <Loaded query={page} what="class">
+    <Loaded query={page} what={t`class`}>
       {(data) => (
-        <Loaded query={movements} what="library">
+        <Loaded query={movements} what={t`library`}>
           {() => (
-            <Loaded query={board} what="board">
+            <Loaded query={board} what={t`board`}>
               {(found) => <Marks page={data} board={found} library={library} />}
             </Loaded>
           )}
@@ -71,38 +73,42 @@ function Marks({
   const hasUnsaid = children.some(({ attendance }) => attendance === null);
   return (
     <Page
-      title={`Marks · ${page.class.groupName}`}
-      about={`${dayText(page.class.day)} · ${plural(sheet.given, 'mark', 'marks')} given`}
+      title={t`Marks · ${page.class.groupName}`}
+      about={t`${dayText(page.class.day)} · ${plural(sheet.given, { one: '# mark', other: '# marks' })} given`}
       actions={
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
           {hasUnsaid && children.length > 0 && (
             <Button variant="outlined" onClick={sheet.allThere}>
-              {children.every(({ attendance }) => attendance === null) ? 'All there' : 'All others there'}
+              {children.every(({ attendance }) => attendance === null) ? t`All there` : t`All others there`}
             </Button>
           )}
-          <ButtonLink to={`/classes/${page.class.id}`}>The class</ButtonLink>
-          <ButtonLink to={`/groups/${page.class.groupId}`}>The group’s board</ButtonLink>
+          <ButtonLink to={`/classes/${page.class.id}`}>
+            <Trans>The class</Trans>
+          </ButtonLink>
+          <ButtonLink to={`/groups/${page.class.groupId}`}>
+            <Trans>The group’s board</Trans>
+          </ButtonLink>
         </Box>
       }
     >
       {children.length === 0 ? (
         <Message
-          title="Nobody to mark"
-          text="No child is in this group on this day."
-          action={{ label: 'To the children', href: '/children' }}
+          title={t`Nobody to mark`}
+          text={t`No child is in this group on this day.`}
+          action={{ label: t`To the children`, href: '/children' }}
         />
       ) : columns.length === 0 ? (
         <Message
-          title="Nothing to mark yet"
+          title={t`Nothing to mark yet`}
           text={
             page.stored
-              ? 'Nothing of this class is in focus, and nothing of it is asked by the next grade of these children.'
-              : 'This class has no plan: what is in it, is marked here.'
+              ? t`Nothing of this class is in focus, and nothing of it is asked by the next grade of these children.`
+              : t`This class has no plan: what is in it, is marked here.`
           }
-          {...(may.change || page.stored ? { action: { label: 'To the plan', href: `/classes/${page.class.id}/plan` } } : {})}
+          {...(may.change || page.stored ? { action: { label: t`To the plan`, href: `/classes/${page.class.id}/plan` } } : {})}
         />
       ) : isPhone ? (
-        <Panel label="Marks">
+        <Panel label={t`Marks`}>
           <RefusedMarks page={page} library={library} />
           <More sheet={sheet} library={library} />
           <MarksByThumb sheet={sheet} />
@@ -125,7 +131,7 @@ function Grid({ page, sheet, library }: { readonly page: ClassPageResponse; read
   const cell = child && column ? sheet.cellOf(child.id, column) : null;
   return (
     <>
-      <Panel label="Marks">
+      <Panel label={t`Marks`}>
         <RefusedMarks page={page} library={library} />
         <More sheet={sheet} library={library} />
         <MarkTable
@@ -138,7 +144,7 @@ function Grid({ page, sheet, library }: { readonly page: ClassPageResponse; read
         />
       </Panel>
       {cell && (
-        <Panel label="Chosen mark" width={300}>
+        <Panel label={t`Chosen mark`} width={300}>
           <div ref={inspector}>
             <CellInspector
               cell={cell}
@@ -176,12 +182,14 @@ function More({ sheet, library }: { readonly sheet: MarkSheet; readonly library:
           setShowsMore(!showsMore);
         }}
       >
-        {showsMore ? 'Only the focus' : `${plural(offered.more.length, 'more skill', 'more skills')} of this class`}
+        {showsMore ? t`Only the focus` : t`${plural(offered.more.length, { one: '# more skill', other: '# more skills' })} of this class`}
       </Button>
       {!showsMore && (
         <Box sx={{ color: palette.soft }}>
-          done and asked: {names.join(', ')}
-          {offered.more.length > 4 && ' …'}
+          <Trans>
+            done and asked: {names.join(', ')}
+            {offered.more.length > 4 && ' …'}
+          </Trans>
         </Box>
       )}
     </Box>

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Problem } from '@leiter/contract';
 import { noteAnswer } from './connection';
 
@@ -7,7 +8,7 @@ export class ApiError extends Error {
     readonly status: number,
     readonly problem: Problem | null,
   ) {
-    super(problem?.detail ?? problem?.title ?? 'No answer');
+    super(problem?.detail ?? problem?.title ?? t`No answer`);
   }
 
   /** True when trying again later may help: nothing is wrong with what was sent. */

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { WeekEntry } from '@leiter/contract';
 import Box from '@mui/material/Box';
 import { palette } from './palette';
@@ -23,7 +24,7 @@ export function ClassRungs({ done, height = 58 }: { readonly done: readonly Clas
       component="svg"
       viewBox="0 0 24 58"
       role="img"
-      aria-label={done.length === 0 ? 'nothing done yet' : done.join(', ')}
+      aria-label={done.length === 0 ? t`nothing done yet` : done.join(', ')}
       sx={{ height, width: (height * 24) / 58, flexShrink: 0, color: palette.primary }}
     >
       <title>{classSteps.map((step) => `${step}: ${done.includes(step) ? 'yes' : 'no'}`).join(' · ')}</title>

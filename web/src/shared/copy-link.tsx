@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -29,7 +30,7 @@ export function CopyLink({ label, path }: { readonly label: string; readonly pat
           );
         }}
       >
-        {isCopied ? 'Copied' : 'Copy'}
+        {isCopied ? t`Copied` : t`Copy`}
       </Button>
     </Box>
   );

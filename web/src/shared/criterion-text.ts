@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Criterion } from '@leiter/core';
 import { markWords } from './words';
 
@@ -6,11 +7,11 @@ export function criterionText(criterion: Criterion): string {
   const { leastMark, sides, leastSeconds, leastReps, leastCorrect, times, days } = criterion;
   return [
     markWords[leastMark],
-    sides === 'both' ? 'both sides' : sides === 'lead' ? 'lead side' : '',
+    sides === 'both' ? t`both sides` : sides === 'lead' ? t`lead side` : '',
     leastSeconds === undefined ? '' : `${String(leastSeconds)} s`,
-    leastReps === undefined ? '' : `${String(leastReps)} times`,
-    leastCorrect ? `${String(leastCorrect.correct)} of ${String(leastCorrect.of)} right` : '',
-    times === 1 ? 'once' : `${times === 2 ? 'twice' : `${String(times)} times`} on ${String(days)} ${days === 1 ? 'day' : 'days'}`,
+    leastReps === undefined ? '' : t`${leastReps} times`,
+    leastCorrect ? t`${leastCorrect.correct} of ${leastCorrect.of} right` : '',
+    times === 1 ? t`once` : t`${times === 2 ? t`twice` : t`${times} times`} on ${days} ${days === 1 ? t`day` : t`days`}`,
   ]
     .filter((part) => part !== '')
     .join(', ');

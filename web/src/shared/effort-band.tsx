@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { effortWord, type Effort } from '@leiter/core';
 import { effortColours } from './palette';
 
@@ -14,8 +15,8 @@ export function EffortBand({ effort, width = 16 }: { readonly effort: Effort; re
   return (
     <span
       role="img"
-      aria-label={`effort ${effortWord(effort)}`}
-      title={`Effort: ${effortWord(effort)}`}
+      aria-label={t`effort ${effortWord(effort)}`}
+      title={t`Effort: ${effortWord(effort)}`}
       style={{
         display: 'block',
         width,

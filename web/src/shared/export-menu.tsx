@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import Button from '@mui/material/Button';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
@@ -25,7 +26,7 @@ export const ExportMenu = memo(function ExportMenu({ files }: { readonly files: 
           setAnchor(event.currentTarget);
         }}
       >
-        Export
+        <Trans>Export</Trans>
       </Button>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
         {files.map(({ label, href, name }) => (

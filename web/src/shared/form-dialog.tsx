@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -67,11 +69,11 @@ export function FormDialog<Values extends FieldValues>({
         <DialogActions sx={{ flexWrap: 'wrap', rowGap: 1 }}>
           {isAsking && (
             <Box role="alert" sx={{ flex: '1 1 100%' }}>
-              What you typed is not saved yet.
+              <Trans>What you typed is not saved yet.</Trans>
             </Box>
           )}
           <Button variant="outlined" onClick={leave} color={isAsking ? 'error' : 'inherit'}>
-            {isAsking ? 'Leave without saving' : 'Cancel'}
+            {isAsking ? t`Leave without saving` : t`Cancel`}
           </Button>
           <Button type="submit" variant="contained" disabled={isSubmitting}>
             {action}

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -54,7 +56,7 @@ export function ImportDialog<Input>({ title, about, accept, read, look, takeIn, 
       if (!(error instanceof ApiError)) throw error;
       setState({
         kind: 'choosing',
-        why: error.isAway ? 'No answer just now. Nothing was stored; try again in a moment.' : error.message,
+        why: error.isAway ? t`No answer just now. Nothing was stored; try again in a moment.` : error.message,
         ...(error.problem?.errors ? { errors: error.problem.errors } : {}),
       });
     }
@@ -64,7 +66,7 @@ export function ImportDialog<Input>({ title, about, accept, read, look, takeIn, 
     if (!chosen) return;
     void attempt(async () => {
       const found = read(textOf(new Uint8Array(await chosen.arrayBuffer())), chosen.name);
-      if ('why' in found) return { kind: 'choosing', why: `${found.why} Nothing was stored.` };
+      if ('why' in found) return { kind: 'choosing', why: t`${found.why} Nothing was stored.` };
       return { kind: 'looking', input: found.input, told: await look(found.input) };
     });
   };
@@ -80,21 +82,35 @@ export function ImportDialog<Input>({ title, about, accept, read, look, takeIn, 
               </Alert>
             )}
             {state.errors && <Errors errors={state.errors} />}
-            <Typography sx={{ mb: 2 }}>{about} You see first what it would change; nothing is stored before you say so.</Typography>
+            <Typography sx={{ mb: 2 }}>
+              <Trans>{about} You see first what it would change; nothing is stored before you say so.</Trans>
+            </Typography>
             <Button variant="outlined" onClick={() => input.current?.click()}>
-              Choose a file
+              <Trans>Choose a file</Trans>
             </Button>
-            <input ref={input} type="file" accept={accept} hidden aria-label="File" onChange={choose} />
+            <input ref={input} type="file" accept={accept} hidden aria-label={t`File`} onChange={choose} />
           </>
         )}
-        {state.kind === 'waiting' && <Typography>Reading …</Typography>}
+        {state.kind === 'waiting' && (
+          <Typography>
+            <Trans>Reading …</Trans>
+          </Typography>
+        )}
         {state.kind === 'looking' && <Changes told={state.told} />}
-        {state.kind === 'taken' && <Typography role="status">Imported: {state.told.summary}.</Typography>}
-        {state.kind === 'undone' && <Typography role="status">It is all as it was before.</Typography>}
+        {state.kind === 'taken' && (
+          <Typography role="status">
+            <Trans>Imported: {state.told.summary}.</Trans>
+          </Typography>
+        )}
+        {state.kind === 'undone' && (
+          <Typography role="status">
+            <Trans>It is all as it was before.</Trans>
+          </Typography>
+        )}
       </DialogContent>
       <DialogActions sx={{ p: 2 }}>
         <Button variant="outlined" onClick={onClose}>
-          {state.kind === 'looking' || state.kind === 'choosing' ? 'Cancel' : 'Close'}
+          {state.kind === 'looking' || state.kind === 'choosing' ? t`Cancel` : t`Close`}
         </Button>
         {state.kind === 'looking' && (
           <Button
@@ -104,7 +120,7 @@ export function ImportDialog<Input>({ title, about, accept, read, look, takeIn, 
               void attempt(async () => ({ kind: 'taken', told: await takeIn(state.input) }));
             }}
           >
-            Import it
+            <Trans>Import it</Trans>
           </Button>
         )}
         {state.kind === 'taken' && state.told.importId !== null && (
@@ -118,7 +134,7 @@ export function ImportDialog<Input>({ title, about, accept, read, look, takeIn, 
               });
             }}
           >
-            Undo
+            <Trans>Undo</Trans>
           </Button>
         )}
       </DialogActions>
@@ -133,13 +149,17 @@ function Changes({ told }: { readonly told: ImportTold }) {
   return (
     <>
       <Typography sx={{ mb: 1 }}>
-        {lines.length === 0 ? 'Nothing would change' : 'It would change'}: {summary}.
+        {lines.length === 0 ? t`Nothing would change` : t`It would change`}: {summary}.
       </Typography>
-      <Box component="ul" aria-label="What would change" sx={{ m: 0, pl: 2.5, fontSize: 14.5 }}>
+      <Box component="ul" aria-label={t`What would change`} sx={{ m: 0, pl: 2.5, fontSize: 14.5 }}>
         {lines.slice(0, mostListed).map((line) => (
           <li key={line}>{line}</li>
         ))}
-        {lines.length > mostListed && <li>and {lines.length - mostListed} more</li>}
+        {lines.length > mostListed && (
+          <li>
+            <Trans>and {lines.length - mostListed} more</Trans>
+          </li>
+        )}
       </Box>
     </>
   );
@@ -147,7 +167,7 @@ function Changes({ told }: { readonly told: ImportTold }) {
 
 function Errors({ errors }: { readonly errors: readonly FieldProblem[] }) {
   return (
-    <Box component="ul" aria-label="What is wrong" sx={{ mt: 0, mb: 2, pl: 2.5, fontSize: 14.5 }}>
+    <Box component="ul" aria-label={t`What is wrong`} sx={{ mt: 0, mb: 2, pl: 2.5, fontSize: 14.5 }}>
       {errors.slice(0, mostListed).map(({ field, message }) => (
         <li key={`${field} ${message}`}>
           <strong>{field}</strong> {message}

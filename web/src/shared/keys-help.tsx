@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
@@ -23,7 +24,9 @@ export const KeysHelp = memo(function KeysHelp({ keys }: { readonly keys: readon
       }}
       aria-labelledby="keys-title"
     >
-      <DialogTitle id="keys-title">Keys of this page</DialogTitle>
+      <DialogTitle id="keys-title">
+        <Trans>Keys of this page</Trans>
+      </DialogTitle>
       <DialogContent>
         <Box component="dl" sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr', gap: '6px 20px', m: 0 }}>
           {keys.map(([key, does]) => (

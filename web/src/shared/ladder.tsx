@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import Box from '@mui/material/Box';
 import { Figure } from './figure';
 import { palette } from './palette';
@@ -54,7 +55,7 @@ export function Ladder({
           <Climber x={86 + railGap / 2} y={earned === 0 ? height + 2 : yOf(earned - 1) - 4} height={Math.min(66, stepPixels - 26)} />
         )}
       </svg>
-      <Box component="ol" aria-label="Grades, highest first" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <Box component="ol" aria-label={t`Grades, highest first`} sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {rungs.toReversed().map((rung) => {
           const top = yOf(rungs.indexOf(rung));
           const words = (

@@ -1,21 +1,22 @@
+import { t } from '@lingui/core/macro';
 import type { ChildLogEntry } from '@leiter/contract';
 
 /** What was done, as one reads it on the page of the child. */
 export function logWords({ kind, detail }: Pick<ChildLogEntry, 'kind' | 'detail'>): string {
   switch (kind) {
     case 'joined-group':
-      return `Came into ${detail['group'] ?? 'a group'}`;
+      return t`Came into ${detail['group'] ?? t`a group`}`;
     case 'left-group':
-      return `Left ${detail['group'] ?? 'a group'}`;
+      return t`Left ${detail['group'] ?? t`a group`}`;
     case 'group-taught-by':
-      return `${detail['group'] ?? 'Its group'} is taught by ${detail['person'] ?? 'nobody yet'}`;
+      return t`${detail['group'] ?? t`Its group`} is taught by ${detail['person'] ?? t`nobody yet`}`;
     case 'health-written':
-      return 'Health notes were changed';
+      return t`Health notes were changed`;
     case 'record-handed-out':
-      return 'The whole record was handed out';
+      return t`The whole record was handed out`;
     case 'grade-given':
-      return `${detail['grade'] ?? 'A grade'} was given without all marks: ${detail['reason'] ?? ''}`;
+      return t`${detail['grade'] ?? t`A grade`} was given without all marks: ${detail['reason'] ?? ''}`;
     case 'grade-taken-back':
-      return `${detail['grade'] ?? 'A grade'} was taken back: ${detail['reason'] ?? ''}`;
+      return t`${detail['grade'] ?? t`A grade`} was taken back: ${detail['reason'] ?? ''}`;
   }
 }

@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import { useState, type ReactNode } from 'react';
 import { palette } from './palette';
@@ -50,7 +51,11 @@ export function OpenFigure({ label, value, parts }: Props) {
         </Box>
       </Box>
       <Box component="dd" hidden={!isOpen} sx={{ m: 0, mb: 0.75, pl: 1.25, borderLeft: `2px solid ${palette.line}` }}>
-        {parts.length === 0 && <Box sx={{ color: palette.soft }}>nothing</Box>}
+        {parts.length === 0 && (
+          <Box sx={{ color: palette.soft }}>
+            <Trans>nothing</Trans>
+          </Box>
+        )}
         {parts.map(([name, part], index) => (
           <Box key={`${name} ${String(index)}`} sx={{ display: 'flex', justifyContent: 'space-between', gap: 2, py: 0.15, fontSize: 13.5 }}>
             <Box component="span" sx={{ color: palette.soft }}>

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -23,7 +24,7 @@ export function Page({
   readonly children: ReactNode;
 }) {
   useEffect(() => {
-    document.title = `${title} – Leiter`;
+    document.title = t`${title} – Leiter`;
   }, [title]);
   return (
     <Box component="main" sx={{ display: 'flex', flexDirection: 'column', height: '100%', minWidth: 0 }}>
@@ -111,22 +112,24 @@ export function Loaded<Data>({
   if (query.isError && query.error instanceof ApiError && query.error.status === 404)
     return (
       <Message
-        title={`There is no such ${what}`}
-        text="It may have been put away, or the address is not complete."
-        action={{ label: 'To today', href: '/' }}
+        title={t`There is no such ${what}`}
+        text={t`It may have been put away, or the address is not complete.`}
+        action={{ label: t`To today`, href: '/' }}
       />
     );
   if (query.isError)
     return (
       <Message
-        title={`The ${what} did not come`}
+        title={t`The ${what} did not come`}
         text={query.error.message}
-        action={{ label: 'Try again', onClick: () => void query.refetch() }}
+        action={{ label: t`Try again`, onClick: () => void query.refetch() }}
       />
     );
   return (
     <Box sx={{ p: 4, color: palette.soft }} role="status">
-      {connection === 'away' ? 'No answer from the database. This page comes by itself as soon as there is one.' : `Fetching the ${what} …`}
+      {connection === 'away'
+        ? t`No answer from the database. This page comes by itself as soon as there is one.`
+        : t`Fetching the ${what} …`}
     </Box>
   );
 }
@@ -164,7 +167,7 @@ export function Message({
 export function Refused({ error }: { readonly error: Error | null }) {
   if (!error) return null;
   const text =
-    error instanceof ApiError && error.isAway ? 'No answer just now. What you typed is kept; try again in a moment.' : error.message;
+    error instanceof ApiError && error.isAway ? t`No answer just now. What you typed is kept; try again in a moment.` : error.message;
   return (
     <Alert severity="error" sx={{ mb: 1.5, backgroundColor: palette.stopPaper, color: palette.stop }}>
       {text}

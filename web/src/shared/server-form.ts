@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useForm, type DefaultValues, type FieldValues, type Path, type UseFormReturn } from 'react-hook-form';
 import { ApiError } from './api';
 
@@ -21,7 +22,7 @@ export function useServerForm<Values extends FieldValues>(
         form.setError(field as Path<Values>, { message }, { shouldFocus: nth === 0 });
       if (!error.problem?.errors?.length)
         form.setError('root', {
-          message: error.isAway ? 'No answer just now. What you typed is kept; try again in a moment.' : error.message,
+          message: error.isAway ? t`No answer just now. What you typed is kept; try again in a moment.` : error.message,
         });
     }
   });

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { DndContext, PointerSensor, closestCenter, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
@@ -80,7 +81,7 @@ function Line({
         ref={setActivatorNodeRef}
         {...listeners}
         onKeyDown={press}
-        aria-label={`Move ${name}: Alt and arrow up or down`}
+        aria-label={t`Move ${name}: Alt and arrow up or down`}
         sx={{
           width: 30,
           flexShrink: 0,

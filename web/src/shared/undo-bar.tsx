@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useEffect } from 'react';
@@ -100,17 +102,17 @@ export function UndoBar() {
           }}
         >
           <Box sx={{ mr: 'auto' }}>
-            {state === 'refused' ? 'That could not be taken back just now. Try again in a moment.' : `${offer.done}.`}
+            {state === 'refused' ? t`That could not be taken back just now. Try again in a moment.` : `${offer.done}.`}
           </Box>
           <Button
             sx={{ color: palette.cream, textDecoration: 'underline', flexShrink: 0 }}
             disabled={state === 'undoing'}
-            title="Ctrl Z"
+            title={t`Ctrl Z`}
             onClick={() => void takeBack()}
           >
-            Undo
+            <Trans>Undo</Trans>
           </Button>
-          <Button sx={{ color: palette.cream, minWidth: 36, flexShrink: 0 }} aria-label="Close" onClick={forgetUndo}>
+          <Button sx={{ color: palette.cream, minWidth: 36, flexShrink: 0 }} aria-label={t`Close`} onClick={forgetUndo}>
             ✕
           </Button>
         </Box>

@@ -2,7 +2,7 @@ import { criterionDefaults } from '@leiter/core';
 import { describe, expect, it } from 'vitest';
 import { criterionText } from './criterion-text';
 import { householdRows } from '../children/parts/household-text';
-import { dateText, dayText, daysAway, plural } from './words';
+import { dateText, dayText, daysAway } from './words';
 
 describe('words', () => {
   it.each([
@@ -20,10 +20,6 @@ describe('words', () => {
   it('for a day are the same day in every zone', () => {
     expect(dayText('2026-03-29')).toBe('Sun 29 Mar');
     expect(dateText('2025-12-31')).toBe('31 Dec 2025');
-  });
-
-  it('for one and for many differ', () => {
-    expect([plural(1, 'child', 'children'), plural(0, 'child', 'children')]).toEqual(['1 child', '0 children']);
   });
 });
 

@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
@@ -16,14 +18,13 @@ import { ExportMenu } from '../shared/export-menu';
 import { Ladder } from '../shared/ladder';
 import { Loaded, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
-import { plural } from '../shared/words';
 import { SyllabusImport } from './parts/syllabus-import';
 import { LadderEditor } from './parts/ladder-editor';
 import { useSyllabuses } from '../queries/syllabus.queries';
 
 const schoolWords = {
-  'early-static': 'short holds early, once warm',
-  'dynamic-first': 'moving stretches first, holds at the end',
+  'early-static': t`short holds early, once warm`,
+  'dynamic-first': t`moving stretches first, holds at the end`,
 } as const;
 
 /** The ladder of each programme, and what a grade asks for. */
@@ -39,7 +40,7 @@ function SyllabusPage() {
     setOpen(null);
   };
   return (
-    <Loaded query={syllabuses} what="syllabuses">
+    <Loaded query={syllabuses} what={t`syllabuses`}>
       {(all) => {
         const shown = all.find((one) => one.programme === (programme ?? own)) ?? all[0];
         if (shown && open === 'change')
@@ -56,7 +57,7 @@ function SyllabusPage() {
           );
         return (
           <Page
-            title="Syllabus"
+            title={t`Syllabus`}
             about={shown ? aboutLadder(shown) : ''}
             actions={
               <>
@@ -64,7 +65,7 @@ function SyllabusPage() {
                   exclusive
                   size="small"
                   value={shown?.programme}
-                  aria-label="Programme"
+                  aria-label={t`Programme`}
                   onChange={(_event, value: string | null) => {
                     if (value !== null) setProgramme(value);
                   }}
@@ -78,11 +79,11 @@ function SyllabusPage() {
                 {shown && (
                   <ExportMenu
                     files={[
-                      { label: 'All ladders as a file', href: '/api/syllabuses/export', name: 'syllabuses.json' },
+                      { label: t`All ladders as a file`, href: '/api/syllabuses/export', name: 'syllabuses.json' },
                       {
-                        label: `${shown.programmeName} as a spreadsheet`,
+                        label: t`${shown.programmeName} as a spreadsheet`,
                         href: `/api/syllabuses/${shown.programme}/table`,
-                        name: `${shown.programme}.csv`,
+                        name: t`${shown.programme}.csv`,
                       },
                     ]}
                   />
@@ -95,7 +96,7 @@ function SyllabusPage() {
                         setOpen('import');
                       }}
                     >
-                      Import
+                      <Trans>Import</Trans>
                     </Button>
                     <Button
                       variant="contained"
@@ -103,7 +104,7 @@ function SyllabusPage() {
                         setOpen('change');
                       }}
                     >
-                      Change
+                      <Trans>Change</Trans>
                     </Button>
                   </>
                 )}
@@ -120,15 +121,15 @@ function SyllabusPage() {
 }
 
 function aboutLadder({ grades, stretchingSchool, version }: SyllabusResponse): string {
-  return `${plural(gradesInUse(grades).length, 'grade', 'grades')} · version ${String(version)} · ${schoolWords[stretchingSchool]}`;
+  return t`${plural(gradesInUse(grades).length, { one: '# grade', other: '# grades' })} · version ${version} · ${schoolWords[stretchingSchool]}`;
 }
 
 function savedWords({ syllabus, finishingOnEarlier }: SavedSyllabusResponse): string {
   const stay =
     finishingOnEarlier === 0
-      ? 'No child has begun a grade that changed.'
-      : `${plural(finishingOnEarlier, 'child finishes', 'children finish')} the grade begun on version ${String(syllabus.version - 1)}; on a child’s page it can be moved over.`;
-  return `Version ${String(syllabus.version)} is saved. Grades that were earned stay earned. ${stay}`;
+      ? t`No child has begun a grade that changed.`
+      : t`${plural(finishingOnEarlier, { one: '# child finishes', other: '# children finish' })} the grade begun on version ${syllabus.version - 1}; on a child’s page it can be moved over.`;
+  return t`Version ${syllabus.version} is saved. Grades that were earned stay earned. ${stay}`;
 }
 
 function Grades({ syllabus, saved }: { readonly syllabus: SyllabusResponse; readonly saved: SavedSyllabusResponse | null }) {
@@ -139,7 +140,7 @@ function Grades({ syllabus, saved }: { readonly syllabus: SyllabusResponse; read
   const isJustSaved = saved?.syllabus.programme === syllabus.programme && saved.syllabus.version === syllabus.version;
   return (
     <>
-      <Panel label="Ladder" width={330} padding={1.5}>
+      <Panel label={t`Ladder`} width={330} padding={1.5}>
         <Ladder
           ground={syllabus.startsAs}
           climber={false}
@@ -150,11 +151,11 @@ function Grades({ syllabus, saved }: { readonly syllabus: SyllabusResponse; read
             key: id,
             name,
             state: id === chosen ? 'earned' : 'above',
-            beside: plural(requirements.length, 'thing', 'things'),
+            beside: plural(requirements.length, { one: '# thing', other: '# things' }),
           }))}
         />
       </Panel>
-      <Panel label="Requirements">
+      <Panel label={t`Requirements`}>
         {isJustSaved && (
           <Box role="status" sx={{ mb: 2, p: 1.25, border: `1px solid ${palette.line}`, borderRadius: '6px', maxWidth: 760 }}>
             {savedWords(saved)}
@@ -164,8 +165,10 @@ function Grades({ syllabus, saved }: { readonly syllabus: SyllabusResponse; read
           <Box sx={{ maxWidth: 760 }}>
             <Typography variant="h2">{grade.name}</Typography>
             <Typography variant="body2" sx={{ color: palette.soft, mb: 1 }}>
-              From {grade.leastAgeYears} years · at least {plural(grade.leastWeeksInGrade, 'week', 'weeks')} and{' '}
-              {plural(grade.leastClasses, 'class', 'classes')} since the grade before
+              <Trans>
+                From {grade.leastAgeYears} years · at least <Plural value={grade.leastWeeksInGrade} one="# week" other="# weeks" /> and{' '}
+                <Plural value={grade.leastClasses} one="# class" other="# classes" /> since the grade before
+              </Trans>
             </Typography>
             <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
               {grade.requirements.map((requirement) => {
@@ -188,7 +191,7 @@ function Grades({ syllabus, saved }: { readonly syllabus: SyllabusResponse; read
                     <Box>
                       <Link to={`/library/${requirement.movement}`}>{movement?.name ?? requirement.movement}</Link>
                       <Box sx={{ fontSize: 13.5, color: palette.soft }}>
-                        {stage ? `Stage ${String(requirement.stage)}: ${stage.see}` : movement?.plainMeaning}
+                        {stage ? t`Stage ${String(requirement.stage)}: ${stage.see}` : movement?.plainMeaning}
                       </Box>
                     </Box>
                     <Box sx={{ fontSize: 14.5 }}>{criterionText(requirement.criterion)}</Box>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ClassPageResponse } from '@leiter/contract';
@@ -21,10 +23,10 @@ import { StageView } from './parts/stage-view';
 import { useRun, type LiveRun } from './run/use-run';
 
 const keys: readonly (readonly [string, string])[] = [
-  ['Space', 'pause, go on'],
-  ['G', 'the explaining is over: the work begins now'],
-  ['→ ↓ Page down', 'on to the next item'],
-  ['← ↑ Page up', 'back to the start of the item, again: the item before'],
+  [t`Space`, t`pause, go on`],
+  ['G', t`the explaining is over: the work begins now`],
+  [t`→ ↓ Page down`, t`on to the next item`],
+  [t`← ↑ Page up`, t`back to the start of the item, again: the item before`],
 ];
 
 /** Teaching a class: full screen, dark, hands-free. */
@@ -34,17 +36,17 @@ function TeachPage() {
   const movements = useMovements();
   const library = useLibrary();
   return (
-    <Loaded query={page} what="class">
+    <Loaded query={page} what={t`class`}>
       {(data) => (
-        <Loaded query={movements} what="library">
+        <Loaded query={movements} what={t`library`}>
           {() =>
             data.stored ? (
               <Live key={id} page={data} plan={data.stored.plan} library={library} />
             ) : (
               <Message
-                title="This class has no plan yet"
-                text="Teach goes by the plan. Start one; it takes a minute."
-                action={{ label: 'Plan this class', href: `/classes/${id}/plan` }}
+                title={t`This class has no plan yet`}
+                text={t`Teach goes by the plan. Start one; it takes a minute.`}
+                action={{ label: t`Plan this class`, href: `/classes/${id}/plan` }}
               />
             )
           }
@@ -76,7 +78,7 @@ function Live({
   const { position } = live;
   const isOver = position !== null && position.timed === null;
   useEffect(() => {
-    document.title = `${page.class.groupName}, live – Leiter`;
+    document.title = t`${page.class.groupName}, live – Leiter`;
   }, [page.class.groupName]);
   useWakeLock(live.run !== null && !isOver);
   const options = { preventDefault: true } as const;
@@ -190,7 +192,7 @@ function Controls({ live, isPaused, isExplaining, classId }: ControlsProps) {
             live.move('go');
           }}
         >
-          Begin the work
+          <Trans>Begin the work</Trans>
         </Button>
       )}
       <Button
@@ -200,7 +202,7 @@ function Controls({ live, isPaused, isExplaining, classId }: ControlsProps) {
           live.move('back');
         }}
       >
-        Back
+        <Trans>Back</Trans>
       </Button>
       <Button
         variant="outlined"
@@ -209,7 +211,7 @@ function Controls({ live, isPaused, isExplaining, classId }: ControlsProps) {
           live.move(isPaused ? 'resume' : 'pause');
         }}
       >
-        {isPaused ? 'Go on' : 'Pause'}
+        {isPaused ? t`Go on` : t`Pause`}
       </Button>
       <Button
         variant="outlined"
@@ -218,10 +220,10 @@ function Controls({ live, isPaused, isExplaining, classId }: ControlsProps) {
           live.move('on');
         }}
       >
-        Next
+        <Trans>Next</Trans>
       </Button>
       <Button variant="outlined" sx={look} component={Link} to={`/classes/${classId}/marks`}>
-        Mark
+        <Trans>Mark</Trans>
       </Button>
     </Box>
   );

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { BoardRow, CloseToGrade, TodayResponse, WeekEntry } from '@leiter/contract';
@@ -20,12 +22,12 @@ function TodayPage() {
   const library = useLibrary();
   const day = session.data?.today ?? '';
   return (
-    <Page title="Today" about={day === '' ? '' : `${dayText(day)} · ${session.data?.club.name ?? ''}`}>
-      <Loaded query={today} what="day">
+    <Page title={t`Today`} about={day === '' ? '' : `${dayText(day)} · ${session.data?.club.name ?? ''}`}>
+      <Loaded query={today} what={t`day`}>
         {(data) =>
           data.next ? (
             <>
-              <Panel label="The day">
+              <Panel label={t`The day`}>
                 <NextClass
                   next={data.next}
                   entry={data.entries.find((entry) => entry.group.id === data.next?.coming.group.id && entry.day === data.next.coming.day)}
@@ -37,16 +39,16 @@ function TodayPage() {
                 <Unfinished entries={data.unfinished} />
                 <Notices notices={data.notices} />
               </Panel>
-              <Panel label="Children to look at" width={380}>
+              <Panel label={t`Children to look at`} width={380}>
                 <Close close={data.close} />
                 <NotSeenLately rows={data.next.board} groupName={data.next.coming.group.name} today={day} />
               </Panel>
             </>
           ) : (
             <Message
-              title="Nobody to teach yet"
-              text="Make a group with its weekly slot, then add the children. From then on this page shows the next class."
-              action={{ label: 'Make a group', href: '/club' }}
+              title={t`Nobody to teach yet`}
+              text={t`Make a group with its weekly slot, then add the children. From then on this page shows the next class.`}
+              action={{ label: t`Make a group`, href: '/club' }}
             />
           )
         }
@@ -58,22 +60,31 @@ function TodayPage() {
 /** Taught and not finished: the roll or marks are missing. */
 function Unfinished({ entries }: { readonly entries: TodayResponse['unfinished'] }) {
   return (
-    <Box component="section" aria-label="To be finished" sx={{ mb: 4 }}>
+    <Box component="section" aria-label={t`To be finished`} sx={{ mb: 4 }}>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        To be finished
+        <Trans>To be finished</Trans>
       </Typography>
-      {entries.length === 0 && <Typography variant="body2">Every class of the last two weeks has its roll and its marks.</Typography>}
+      {entries.length === 0 && (
+        <Typography variant="body2">
+          <Trans>Every class of the last two weeks has its roll and its marks.</Trans>
+        </Typography>
+      )}
       <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {entries.map((entry) => (
           <Line key={entry.class?.id}>
             {entry.class?.taughtAt ? (
               <>
-                <Link to={`/classes/${entry.class.id}/marks`}>Mark {entry.group.name}</Link>, taught {dayText(entry.day)}:{' '}
-                {unfinishedWords(entry)}
+                <Link to={`/classes/${entry.class.id}/marks`}>
+                  <Trans>Mark {entry.group.name}</Trans>
+                </Link>
+                <Trans>
+                  , taught {dayText(entry.day)}: {unfinishedWords(entry)}
+                </Trans>
               </>
             ) : (
               <>
-                <Link to={`/classes/${entry.class?.id ?? ''}`}>{entry.group.name}</Link>, {dayText(entry.day)}: was it taught?
+                <Link to={`/classes/${entry.class?.id ?? ''}`}>{entry.group.name}</Link>
+                <Trans>, {dayText(entry.day)}: was it taught?</Trans>
               </>
             )}
           </Line>
@@ -84,9 +95,8 @@ function Unfinished({ entries }: { readonly entries: TodayResponse['unfinished']
 }
 
 function unfinishedWords({ rollCount, expectedCount, markedCount, presentCount }: WeekEntry): string {
-  const roll = rollCount < expectedCount ? `roll of ${String(rollCount)} of ${String(expectedCount)}` : '';
-  const marks =
-    markedCount === 0 ? 'nobody marked' : markedCount < presentCount ? `${String(markedCount)} of ${String(presentCount)} marked` : '';
+  const roll = rollCount < expectedCount ? t`roll of ${rollCount} of ${expectedCount}` : '';
+  const marks = markedCount === 0 ? t`nobody marked` : markedCount < presentCount ? t`${markedCount} of ${presentCount} marked` : '';
   return [roll, marks].filter((part) => part !== '').join(', ');
 }
 
@@ -106,26 +116,37 @@ function Close({ close }: { readonly close: readonly CloseToGrade[] }) {
   const near = close.filter(({ isEarned }) => !isEarned);
   return (
     <>
-      <Box component="section" aria-label="Earned" sx={{ mb: 3 }}>
+      <Box component="section" aria-label={t`Earned`} sx={{ mb: 3 }}>
         <Typography variant="h2" sx={{ mb: 0.5 }}>
-          Earned, to be given
+          <Trans>Earned, to be given</Trans>
         </Typography>
-        {earned.length === 0 && <Typography variant="body2">Nobody has all of a grade just now.</Typography>}
+        {earned.length === 0 && (
+          <Typography variant="body2">
+            <Trans>Nobody has all of a grade just now.</Trans>
+          </Typography>
+        )}
         {earned.map((one) => (
           <CloseLine key={`${one.childId} ${one.groupId}`} one={one} />
         ))}
       </Box>
-      <Box component="section" aria-label="Close to a grade" sx={{ mb: 3 }}>
+      <Box component="section" aria-label={t`Close to a grade`} sx={{ mb: 3 }}>
         <Typography variant="h2" sx={{ mb: 0.5 }}>
-          Close to a grade
+          <Trans>Close to a grade</Trans>
         </Typography>
-        {near.length === 0 && <Typography variant="body2">Nobody is within two requirements of the next grade.</Typography>}
+        {near.length === 0 && (
+          <Typography variant="body2">
+            <Trans>Nobody is within two requirements of the next grade.</Trans>
+          </Typography>
+        )}
         {near.slice(0, mostClose).map((one) => (
           <CloseLine key={`${one.childId} ${one.groupId}`} one={one} />
         ))}
         {near.length > mostClose && (
           <Typography variant="body2" sx={{ borderTop: `1px solid ${palette.line}`, pt: 0.75 }}>
-            and {near.length - mostClose} more: <Link to="/children">the wall of ladders</Link>
+            <Trans>and {near.length - mostClose} more:</Trans>{' '}
+            <Link to="/children">
+              <Trans>the wall of ladders</Trans>
+            </Link>
           </Typography>
         )}
       </Box>
@@ -167,7 +188,9 @@ function RungMeter({ met, of }: { readonly met: number; readonly of: number }) {
         <Box sx={{ width: `${String((met / of) * 100)}%`, height: '100%', backgroundColor: palette.primary }} />
       </Box>
       <Box sx={{ fontSize: 13, color: palette.soft }}>
-        {met} of {of}
+        <Trans>
+          {met} of {of}
+        </Trans>
       </Box>
     </Box>
   );
@@ -186,15 +209,19 @@ function NotSeenLately({
 }) {
   const unseen = rows.filter(({ lastSeenOn }) => lastSeenOn === null || daysBetween(lastSeenOn, today) > unseenDays);
   return (
-    <Box component="section" aria-label="Not seen lately">
+    <Box component="section" aria-label={t`Not seen lately`}>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        Not seen lately in {groupName}
+        <Trans>Not seen lately in {groupName}</Trans>
       </Typography>
-      {unseen.length === 0 && <Typography variant="body2">Every child of this group was marked in the last twelve days.</Typography>}
+      {unseen.length === 0 && (
+        <Typography variant="body2">
+          <Trans>Every child of this group was marked in the last twelve days.</Trans>
+        </Typography>
+      )}
       {unseen.map(({ childId, name, lastSeenOn }) => (
         <Box key={childId} sx={{ borderTop: `1px solid ${palette.line}`, py: 0.75, display: 'flex', justifyContent: 'space-between' }}>
           <Link to={`/children/${childId}`}>{name}</Link>
-          <span>{lastSeenOn === null ? 'never marked' : daysAway(-daysBetween(lastSeenOn, today))}</span>
+          <span>{lastSeenOn === null ? t`never marked` : daysAway(-daysBetween(lastSeenOn, today))}</span>
         </Box>
       ))}
     </Box>
@@ -205,9 +232,9 @@ function NotSeenLately({
 function Notices({ notices }: { readonly notices: TodayResponse['notices'] }) {
   if (notices.length === 0) return null;
   return (
-    <Box component="section" aria-label="Changes by others" sx={{ mt: 4 }}>
+    <Box component="section" aria-label={t`Changes by others`} sx={{ mt: 4 }}>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        Changed by others
+        <Trans>Changed by others</Trans>
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {notices.slice(0, 6).map((notice) => (
@@ -219,7 +246,7 @@ function Notices({ notices }: { readonly notices: TodayResponse['notices'] }) {
             <Link to={`/children/${notice.childId}`}>{notice.childName}</Link>: {logWords(notice)}
             <Box component="span" sx={{ color: palette.soft }}>
               {' '}
-              – {notice.by ?? 'somebody who is gone'}, {dateText(notice.at.slice(0, 10))}
+              – {notice.by ?? t`somebody who is gone`}, {dateText(notice.at.slice(0, 10))}
             </Box>
           </Box>
         ))}

@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WeekEntry, WeekResponse } from '@leiter/contract';
 import { addDays } from '@leiter/core';
 import Box from '@mui/material/Box';
@@ -11,7 +13,7 @@ import { Loaded, Message, Page, Panel } from '../shared/page';
 import { headingFont, palette } from '../shared/palette';
 import { onPhone, onTouch, onWide } from '../shared/screen';
 import { ButtonLink } from '../shared/button-link';
-import { dateText, dayOnly, plural, weekdayWords } from '../shared/words';
+import { dateText, dayOnly, weekdayWords } from '../shared/words';
 import { useGroups } from '../queries/groups.queries';
 import { ClassCard } from './parts/class-card';
 import { HolidaysSheet } from './parts/holidays-sheet';
@@ -32,14 +34,16 @@ function WeekPage() {
   };
   return (
     <Page
-      title="Week"
-      about={week.data ? `${dayOnly(week.data.fromDay)} to ${dateText(week.data.toDay)}` : ''}
+      title={t`Week`}
+      about={week.data ? t`${dayOnly(week.data.fromDay)} to ${dateText(week.data.toDay)}` : ''}
       actions={
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
           <ButtonLink to={`/week/${addDays(day, -7)}`} name="The week before">
             ←
           </ButtonLink>
-          <ButtonLink to="/week">This week</ButtonLink>
+          <ButtonLink to="/week">
+            <Trans>This week</Trans>
+          </ButtonLink>
           <ButtonLink to={`/week/${addDays(day, 7)}`} name="The week after">
             →
           </ButtonLink>
@@ -51,7 +55,7 @@ function WeekPage() {
                   setOpen('holidays');
                 }}
               >
-                Holidays
+                <Trans>Holidays</Trans>
               </Button>
               <Button
                 variant="outlined"
@@ -59,20 +63,20 @@ function WeekPage() {
                   setOpen('extra');
                 }}
               >
-                Add a class
+                <Trans>Add a class</Trans>
               </Button>
             </>
           )}
         </Box>
       }
     >
-      <Loaded query={week} what="week">
+      <Loaded query={week} what={t`week`}>
         {(data) =>
           groups.data?.length === 0 ? (
             <Message
-              title="No groups yet"
-              text="Make a group with its weekly slot; then its classes stand here, week by week."
-              action={{ label: 'Make a group', href: '/club' }}
+              title={t`No groups yet`}
+              text={t`Make a group with its weekly slot; then its classes stand here, week by week.`}
+              action={{ label: t`Make a group`, href: '/club' }}
             />
           ) : (
             <Days week={data} today={today} ownId={session?.person.role === 'instructor' ? session.person.id : null} outlook={outlook} />
@@ -107,10 +111,10 @@ function Days({ week, today, ownId, outlook }: DaysProps) {
     if (isNow && todayRef.current && window.innerWidth < 700) todayRef.current.scrollIntoView({ block: 'start' });
   }, [isNow, week.fromDay]);
   return (
-    <Panel label="Days of the week" padding={1.5}>
+    <Panel label={t`Days of the week`} padding={1.5}>
       <Box
         component="nav"
-        aria-label="Days"
+        aria-label={t`Days`}
         sx={{
           display: 'none',
           [onPhone]: {
@@ -131,7 +135,7 @@ function Days({ week, today, ownId, outlook }: DaysProps) {
             key={day}
             component="a"
             href={`#day-${day}`}
-            aria-label={`${weekdayWords[index % 7] ?? ''}, ${plural(on(day).length, 'class', 'classes')}`}
+            aria-label={`${weekdayWords[index % 7] ?? ''}, ${plural(on(day).length, { one: '# class', other: '# classes' })}`}
             onClick={(event: React.MouseEvent) => {
               event.preventDefault();
               document.getElementById(`day-${day}`)?.scrollIntoView({ block: 'start' });
@@ -209,7 +213,11 @@ function Days({ week, today, ownId, outlook }: DaysProps) {
               }}
             >
               <strong>{weekdayWords[index % 7]?.slice(0, 3)}</strong> {dayOnly(day)}
-              {day === today && <span style={{ color: palette.primary, fontWeight: 700 }}>today</span>}
+              {day === today && (
+                <span style={{ color: palette.primary, fontWeight: 700 }}>
+                  <Trans>today</Trans>
+                </span>
+              )}
             </Box>
             <Box sx={{ display: 'grid', gap: 1 }}>
               {on(day).map((entry) => (
@@ -222,7 +230,9 @@ function Days({ week, today, ownId, outlook }: DaysProps) {
                 />
               ))}
               {on(day).length === 0 && (
-                <Box sx={{ color: palette.soft, fontSize: 13.5, display: 'none', [onPhone]: { display: 'block' } }}>no class</Box>
+                <Box sx={{ color: palette.soft, fontSize: 13.5, display: 'none', [onPhone]: { display: 'block' } }}>
+                  <Trans>no class</Trans>
+                </Box>
               )}
             </Box>
           </Box>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -7,7 +9,7 @@ import { useState } from 'react';
 import { FigureRow } from '../../shared/figure-row';
 import { Refused } from '../../shared/page';
 import { palette } from '../../shared/palette';
-import { dayText, markWords, plural } from '../../shared/words';
+import { dayText, markWords } from '../../shared/words';
 import { changeChild } from '../../queries/children.queries';
 import { TextButton } from '../../shared/text-button';
 import { offerUndo } from '../../shared/undo-bar';
@@ -28,7 +30,7 @@ export function AboutChild({ page, library, role }: { readonly page: ChildPageRe
     <>
       <HealthNotes childId={child.id} health={page.health} />
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        At home
+        <Trans>At home</Trans>
       </Typography>
       {!child.isHomeKnown && <HomeNotTold child={child} />}
       <Box component="dl" sx={{ m: 0, mb: 2.5, opacity: child.isHomeKnown ? 1 : 0.85 }}>
@@ -37,9 +39,13 @@ export function AboutChild({ page, library, role }: { readonly page: ChildPageRe
         ))}
       </Box>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        Last seen
+        <Trans>Last seen</Trans>
       </Typography>
-      {recent.length === 0 && <Typography variant="body2">Nothing was marked yet.</Typography>}
+      {recent.length === 0 && (
+        <Typography variant="body2">
+          <Trans>Nothing was marked yet.</Trans>
+        </Typography>
+      )}
       <Box component="dl" sx={{ m: 0, mb: 2.5 }}>
         {recent.map((one) => {
           const movement = library.get(one.movement);
@@ -54,10 +60,12 @@ export function AboutChild({ page, library, role }: { readonly page: ChildPageRe
         })}
       </Box>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        Attendance
+        <Trans>Attendance</Trans>
       </Typography>
       <Typography variant="body2" sx={{ mb: 0.75 }}>
-        There in {there} of {plural(attendance.length, 'class', 'classes')}
+        <Trans>
+          There in {there} of <Plural value={attendance.length} one="# class" other="# classes" />
+        </Trans>
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: '3px', mb: 3 }}>
         {attendance.toReversed().map(({ classId, day, status }) => (
@@ -95,9 +103,11 @@ function HomeNotTold({ child }: { readonly child: ChildPageResponse['child'] }) 
   const [isAsking, setAsking] = useState(false);
   return (
     <Box sx={{ backgroundColor: palette.cautionPaper, color: palette.caution, p: 1, borderRadius: '6px', mb: 0.5, fontSize: 14.5 }}>
-      <strong>Nobody has told.</strong> Plans are reckoned carefully with this:{' '}
+      <Trans>
+        <strong>Nobody has told.</strong> Plans are reckoned carefully with this:{' '}
+      </Trans>
       <TextButton
-        label="Ask the family"
+        label={t`Ask the family`}
         onClick={() => {
           setAsking(true);
         }}
@@ -125,7 +135,7 @@ function DataOfTheChild({ page, role }: { readonly page: ChildPageResponse; read
       <Refused error={error} />
       {mayHandOut && (
         <Button variant="outlined" size="small" component="a" href={`/api/children/${child.id}/record`} download="child-record.json">
-          Download this child’s record
+          <Trans>Download this child’s record</Trans>
         </Button>
       )}
       {role !== 'assistant' && (
@@ -135,13 +145,13 @@ function DataOfTheChild({ page, role }: { readonly page: ChildPageResponse; read
           onClick={() => {
             const isArchived = child.archived;
             void changeChild(child.id, { archived: !isArchived }).then(() => {
-              offerUndo(`${child.givenName} is ${isArchived ? 'put back' : 'archived'}`, () =>
+              offerUndo(t`${child.givenName} is ${isArchived ? t`put back` : 'archived'}`, () =>
                 changeChild(child.id, { archived: isArchived }),
               );
             }, setError);
           }}
         >
-          {child.archived ? 'Put back from the archive' : 'Archive'}
+          {child.archived ? t`Put back from the archive` : t`Archive`}
         </Button>
       )}
       {role === 'owner' && (
@@ -153,7 +163,7 @@ function DataOfTheChild({ page, role }: { readonly page: ChildPageResponse; read
             setErasing(true);
           }}
         >
-          Erase for good
+          <Trans>Erase for good</Trans>
         </Button>
       )}
       {isErasing && (

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Autocomplete from '@mui/material/Autocomplete';
 import MenuItem from '@mui/material/MenuItem';
@@ -115,27 +117,31 @@ export function ChildDialog({
   const isHomeKnown = watch('isHomeKnown');
   return (
     <FormDialog
-      title={child ? `Change ${child.givenName} ${child.familyInitial}` : 'Add a child'}
-      action={child ? 'Save the changes' : 'Add the child'}
+      title={child ? t`Change ${child.givenName} ${child.familyInitial}` : t`Add a child`}
+      action={child ? t`Save the changes` : t`Add the child`}
       width="sm"
       columns={2}
       state={formState}
       onSubmit={submit}
       onClose={onClose}
     >
-      <FormField control={control} name="givenName" label="Given name" autoFocus />
-      <FormField control={control} name="familyInitial" label="Family initial" />
+      <FormField control={control} name="givenName" label={t`Given name`} autoFocus />
+      <FormField control={control} name="familyInitial" label={t`Family initial`} />
       <FormField
         control={control}
         name="birthDate"
-        label="Birth date"
+        label={t`Birth date`}
         placeholder="2019-04-30"
         type="date"
         slotProps={{ inputLabel: { shrink: true } }}
       />
-      <FormField control={control} name="leadSide" label="Lead side" select>
-        <MenuItem value="right">right</MenuItem>
-        <MenuItem value="left">left</MenuItem>
+      <FormField control={control} name="leadSide" label={t`Lead side`} select>
+        <MenuItem value="right">
+          <Trans>right</Trans>
+        </MenuItem>
+        <MenuItem value="left">
+          <Trans>left</Trans>
+        </MenuItem>
       </FormField>
       <GroupChoice control={control} groups={groups} />
       {!child && <StartingGrade control={control} groups={groups.filter(({ id }) => watch('groupIds').includes(id))} />}
@@ -159,8 +165,16 @@ function StartingGrade({ control, groups }: { readonly control: Control<Values>;
   const asked = ladders.filter(({ programme }) => groups.some((group) => group.programme === programme));
   if (asked.length === 0) return null;
   return (
-    <FormField control={control} name="startingGradeId" label="Grade it has already" select slotProps={{ select: { displayEmpty: true } }}>
-      <MenuItem value="">none yet</MenuItem>
+    <FormField
+      control={control}
+      name="startingGradeId"
+      label={t`Grade it has already`}
+      select
+      slotProps={{ select: { displayEmpty: true } }}
+    >
+      <MenuItem value="">
+        <Trans>none yet</Trans>
+      </MenuItem>
       {asked.flatMap(({ grades }) =>
         grades
           .filter(({ isPutAway }) => !isPutAway)
@@ -179,15 +193,15 @@ function HomeKnown({ control, isFixed }: { readonly control: Control<Values>; re
   return (
     <Box sx={{ gridColumn: '1 / -1', mt: 1, borderTop: `1px solid ${palette.line}`, pt: 1.5 }}>
       <Typography variant="h3" sx={{ mb: 0.75 }}>
-        At home
+        <Trans>At home</Trans>
       </Typography>
       {!isFixed && (
         <>
           <ChoiceBar
-            label="What is known of its home"
+            label={t`What is known of its home`}
             choices={[
-              { value: 'no', words: 'not told yet' },
-              { value: 'yes', words: 'told' },
+              { value: 'no', words: t`not told yet` },
+              { value: 'yes', words: t`told` },
             ]}
             value={field.value ? 'yes' : 'no'}
             onChange={(value) => {
@@ -196,7 +210,7 @@ function HomeKnown({ control, isFixed }: { readonly control: Control<Values>; re
           />
           {!field.value && (
             <Typography variant="body2" sx={{ color: palette.soft, mt: 0.75 }}>
-              Until somebody tells, plans are reckoned carefully: tiles, 2.0 × 1.5 m, no adult at hand.
+              <Trans>Until somebody tells, plans are reckoned carefully: tiles, 2.0 × 1.5 m, no adult at hand.</Trans>
             </Typography>
           )}
         </>
@@ -208,35 +222,39 @@ function HomeKnown({ control, isFixed }: { readonly control: Control<Values>; re
 function Home({ control }: { readonly control: Control<Values> }) {
   return (
     <>
-      <FormField control={control} name="household.surface" label="Floor" select>
+      <FormField control={control} name="household.surface" label={t`Floor`} select>
         {surfaces.map((surface) => (
           <MenuItem key={surface} value={surface}>
             {surfaceWords[surface]}
           </MenuItem>
         ))}
       </FormField>
-      <FormField control={control} name="household.adult" label="Adult" select>
+      <FormField control={control} name="household.adult" label={t`Adult`} select>
         {Object.entries(adultWords).map(([value, words]) => (
           <MenuItem key={value} value={value}>
             {words}
           </MenuItem>
         ))}
       </FormField>
-      <FormField control={control} name="household.clearLengthM" kind="number" label="Clear length" unit="m" />
-      <FormField control={control} name="household.clearWidthM" kind="number" label="Clear width" unit="m" />
+      <FormField control={control} name="household.clearLengthM" kind="number" label={t`Clear length`} unit="m" />
+      <FormField control={control} name="household.clearWidthM" kind="number" label={t`Clear width`} unit="m" />
       <Things control={control} />
-      <FormField control={control} name="household.partner" label="Partner at home" select>
-        <MenuItem value="yes">yes</MenuItem>
-        <MenuItem value="no">no</MenuItem>
+      <FormField control={control} name="household.partner" label={t`Partner at home`} select>
+        <MenuItem value="yes">
+          <Trans>yes</Trans>
+        </MenuItem>
+        <MenuItem value="no">
+          <Trans>no</Trans>
+        </MenuItem>
       </FormField>
       <FormField
         control={control}
         name="household.quietHours.from"
-        label="Must be quiet from"
+        label={t`Must be quiet from`}
         placeholder="19:00"
-        helperText="empty: never"
+        helperText={t`empty: never`}
       />
-      <FormField control={control} name="household.quietHours.to" label="Quiet until" placeholder="07:00" />
+      <FormField control={control} name="household.quietHours.to" label={t`Quiet until`} placeholder="07:00" />
     </>
   );
 }
@@ -270,8 +288,8 @@ function Things({ control }: { readonly control: Control<Values> }) {
       renderInput={(params) => (
         <TextField
           {...params}
-          label="Things at hand"
-          placeholder={value.length === 0 ? 'chair, cushion, mat' : ''}
+          label={t`Things at hand`}
+          placeholder={value.length === 0 ? t`chair, cushion, mat` : ''}
           error={fieldState.error !== undefined}
           helperText={fieldState.error?.message}
         />
@@ -286,7 +304,7 @@ function GroupChoice({ control, groups }: { readonly control: Control<Values>; r
   return (
     <Box component="fieldset" sx={{ gridColumn: '1 / -1', border: 0, p: 0, m: 0 }}>
       <Typography component="legend" variant="caption">
-        Groups
+        <Trans>Groups</Trans>
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
         {groups

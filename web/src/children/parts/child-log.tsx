@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { ChildLogEntry } from '@leiter/contract';
@@ -9,9 +11,9 @@ import { logWords } from '../../shared/log-words';
 export function ChildLog({ log }: { readonly log: readonly ChildLogEntry[] }) {
   if (log.length === 0) return null;
   return (
-    <Box component="section" aria-label="What was done" sx={{ mb: 3 }}>
+    <Box component="section" aria-label={t`What was done`} sx={{ mb: 3 }}>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        What was done
+        <Trans>What was done</Trans>
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, fontSize: 14 }}>
         {log.slice(0, 8).map((entry) => (
@@ -22,7 +24,7 @@ export function ChildLog({ log }: { readonly log: readonly ChildLogEntry[] }) {
           >
             {logWords(entry)}
             <Box sx={{ color: palette.soft, fontSize: 13 }}>
-              {dateText(entry.at.slice(0, 10))}, {entry.by ?? 'somebody who is gone'}
+              {dateText(entry.at.slice(0, 10))}, {entry.by ?? t`somebody who is gone`}
             </Box>
           </Box>
         ))}

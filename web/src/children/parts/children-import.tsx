@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { ChildrenImportResponse } from '@leiter/contract';
 import { ImportDialog, type ImportTold } from '../../shared/import-dialog';
 import { lookAtChildren, takeInChildren, undoChildrenImport } from '../../queries/children.queries';
@@ -6,10 +7,10 @@ import { lookAtChildren, takeInChildren, undoChildrenImport } from '../../querie
 export function ChildrenImport({ onClose }: { readonly onClose: () => void }) {
   return (
     <ImportDialog<string>
-      title="Import a list of children"
-      about="A spreadsheet (CSV) with the columns name, birth date, group, grade and lead side. Of the family name only the initial is kept. It says nothing of a home: until you do, Leiter takes tiles, 2 × 1.5 m and no adult at hand."
+      title={t`Import a list of children`}
+      about={t`A spreadsheet (CSV) with the columns name, birth date, group, grade and lead side. Of the family name only the initial is kept. It says nothing of a home: until you do, Leiter takes tiles, 2 × 1.5 m and no adult at hand.`}
       accept=".csv,.txt,text/csv"
-      read={(text) => (text.trim() === '' ? { why: 'This file is empty.' } : { input: text })}
+      read={(text) => (text.trim() === '' ? { why: t`This file is empty.` } : { input: text })}
       look={async (text) => told(await lookAtChildren(text))}
       takeIn={async (text) => told(await takeInChildren(text))}
       undo={undoChildrenImport}
@@ -21,10 +22,10 @@ export function ChildrenImport({ onClose }: { readonly onClose: () => void }) {
 function told({ lines, importId }: ChildrenImportResponse): ImportTold {
   const count = (what: 'added' | 'changed' | 'same'): string => String(lines.filter((line) => line.what === what).length);
   return {
-    summary: `${count('added')} added, ${count('changed')} changed, ${count('same')} the same already`,
+    summary: t`${count('added')} added, ${count('changed')} changed, ${count('same')} the same already`,
     lines: lines
       .filter(({ what }) => what !== 'same')
-      .map(({ row, name, what, fields }) => `row ${String(row)}: ${name} ${what}${fields.length > 0 ? ` (${fields.join(', ')})` : ''}`),
+      .map(({ row, name, what, fields }) => t`row ${row}: ${name} ${what}${fields.length > 0 ? ` (${fields.join(', ')})` : ''}`),
     importId,
   };
 }

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { ChildPageResponse, FamilyContact } from '@leiter/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -18,9 +20,9 @@ export function Contacts({ page, mayChange }: { readonly page: ChildPageResponse
   const { contacts, child } = page;
   if (contacts === null) return null;
   return (
-    <Box component="section" aria-label="Family" sx={{ mb: 2.5 }}>
+    <Box component="section" aria-label={t`Family`} sx={{ mb: 2.5 }}>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        Family
+        <Trans>Family</Trans>
       </Typography>
       {contacts.map(({ name, email, phone }) => (
         <Box
@@ -40,10 +42,14 @@ export function Contacts({ page, mayChange }: { readonly page: ChildPageResponse
           )}
         </Box>
       ))}
-      {contacts.length === 0 && <Typography variant="body2">Nobody is written down.</Typography>}
+      {contacts.length === 0 && (
+        <Typography variant="body2">
+          <Trans>Nobody is written down.</Trans>
+        </Typography>
+      )}
       {mayChange && (
         <TextButton
-          label={contacts.length === 0 ? 'Add a contact' : 'Change'}
+          label={contacts.length === 0 ? t`Add a contact` : t`Change`}
           onClick={() => {
             setChanging(true);
           }}
@@ -88,16 +94,16 @@ function ContactsForm({
     async (values) => {
       const wanted = values.contacts.filter((one) => one.name.trim() !== '' || one.email.trim() !== '' || one.phone.trim() !== '');
       await changeChild(childId, { contacts: wanted.map(contactOf) });
-      offerUndo(`Whom to write to about ${name} is changed`, () => changeChild(childId, { contacts: [...contacts] }));
+      offerUndo(t`Whom to write to about ${name} is changed`, () => changeChild(childId, { contacts: [...contacts] }));
       onClose();
     },
   );
   const { control, formState } = form;
   const { fields, append, remove } = useFieldArray({ control, name: 'contacts' });
   return (
-    <FormDialog title={`Family of ${name}`} action="Save" width="xs" state={formState} onSubmit={submit} onClose={onClose}>
+    <FormDialog title={t`Family of ${name}`} action={t`Save`} width="xs" state={formState} onSubmit={submit} onClose={onClose}>
       <Typography variant="body2" sx={{ color: palette.soft }}>
-        As little as is needed to reach somebody. Only who teaches {name} and the owner see it.
+        <Trans>As little as is needed to reach somebody. Only who teaches {name} and the owner see it.</Trans>
       </Typography>
       {fields.map((field, index) => (
         <Box
@@ -105,12 +111,12 @@ function ContactsForm({
           component="fieldset"
           sx={{ border: 0, borderTop: `1px solid ${palette.line}`, p: 0, pt: 1.25, m: 0, display: 'grid', gap: 1 }}
         >
-          <FormField control={control} name={`contacts.${String(index) as `${number}`}.name`} label="Name" />
-          <FormField control={control} name={`contacts.${String(index) as `${number}`}.email`} label="E-mail" type="email" />
-          <FormField control={control} name={`contacts.${String(index) as `${number}`}.phone`} label="Telephone" type="tel" />
+          <FormField control={control} name={`contacts.${String(index) as `${number}`}.name`} label={t`Name`} />
+          <FormField control={control} name={`contacts.${String(index) as `${number}`}.email`} label={t`E-mail`} type="email" />
+          <FormField control={control} name={`contacts.${String(index) as `${number}`}.phone`} label={t`Telephone`} type="tel" />
           <Box>
             <TextButton
-              label="Remove"
+              label={t`Remove`}
               onClick={() => {
                 remove(index);
               }}
@@ -126,7 +132,7 @@ function ContactsForm({
               append({ name: '', email: '', phone: '' });
             }}
           >
-            Another one
+            <Trans>Another one</Trans>
           </Button>
         </Box>
       )}

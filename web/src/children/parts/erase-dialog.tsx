@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -28,16 +30,20 @@ export function EraseDialog({ child, onClose }: { readonly child: ChildResponse;
         }}
       >
         <DialogTitle id="erase-title">
-          Erase {child.givenName} {child.familyInitial} for good?
+          <Trans>
+            Erase {child.givenName} {child.familyInitial} for good?
+          </Trans>
         </DialogTitle>
         <DialogContent sx={{ display: 'grid', gap: 1.75 }}>
           <Refused error={erase.error} />
           <Typography>
-            Marks, grades, attendance, health notes and what plans say of this child go, and nobody can bring them back. A child that only
-            pauses is archived.
+            <Trans>
+              Marks, grades, attendance, health notes and what plans say of this child go, and nobody can bring them back. A child that only
+              pauses is archived.
+            </Trans>
           </Typography>
           <TextField
-            label={`Write “${child.givenName}” to erase it`}
+            label={t`Write “${child.givenName}” to erase it`}
             value={typed}
             autoFocus
             autoComplete="off"
@@ -48,10 +54,10 @@ export function EraseDialog({ child, onClose }: { readonly child: ChildResponse;
         </DialogContent>
         <DialogActions sx={{ p: 2 }}>
           <Button variant="outlined" onClick={onClose}>
-            Cancel
+            <Trans>Cancel</Trans>
           </Button>
           <Button type="submit" variant="contained" color="error" disabled={!isNamed || erase.isPending}>
-            Erase for good
+            <Trans>Erase for good</Trans>
           </Button>
         </DialogActions>
       </Box>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { ChildLadder } from '@leiter/contract';
 import type { Day, Verdict } from '@leiter/core';
 import Button from '@mui/material/Button';
@@ -33,7 +35,7 @@ export function GiveGrade(props: Props) {
           setOpen(true);
         }}
       >
-        {verdict.earned ? `Give ${verdict.grade.name}` : 'Give a grade'}
+        {verdict.earned ? t`Give ${verdict.grade.name}` : t`Give a grade`}
       </Button>
       {isOpen && (
         <GradeForm
@@ -55,33 +57,35 @@ function GradeForm({ childId, name, ladder, verdict, today, onClose }: Props & {
   const { form, submit } = useServerForm({ gradeId: verdict.grade.id, awardedOn: today, reason: '' }, async (values) => {
     const { reason, ...rest } = values;
     await awardGrade(childId, { ...rest, ...(reason.trim() === '' ? {} : { reason: reason.trim() }) });
-    const grade = above.find(({ id }) => id === values.gradeId)?.name ?? 'the grade';
-    offerUndo(`${name} has ${grade}`, () =>
-      takeBackGrade(childId, { gradeId: values.gradeId, reason: 'given by a slip, taken back at once' }),
+    const grade = above.find(({ id }) => id === values.gradeId)?.name ?? t`the grade`;
+    offerUndo(t`${name} has ${grade}`, () =>
+      takeBackGrade(childId, { gradeId: values.gradeId, reason: t`given by a slip, taken back at once` }),
     );
     onClose();
   });
   const { control, formState, watch } = form;
   const isEarned = verdict.earned && watch('gradeId') === verdict.grade.id;
   return (
-    <FormDialog title={`Give ${name} a grade`} action="Give the grade" width="xs" state={formState} onSubmit={submit} onClose={onClose}>
-      <FormField control={control} name="gradeId" label="Grade" select>
+    <FormDialog title={t`Give ${name} a grade`} action={t`Give the grade`} width="xs" state={formState} onSubmit={submit} onClose={onClose}>
+      <FormField control={control} name="gradeId" label={t`Grade`} select>
         {above.map(({ id, name: grade }) => (
           <MenuItem key={id} value={id}>
             {grade}
           </MenuItem>
         ))}
       </FormField>
-      <FormField control={control} name="awardedOn" label="Given on" type="date" />
+      <FormField control={control} name="awardedOn" label={t`Given on`} type="date" />
       {isEarned ? (
-        <Typography variant="body2">All that it asks was seen.</Typography>
+        <Typography variant="body2">
+          <Trans>All that it asks was seen.</Trans>
+        </Typography>
       ) : (
         <FormField
           control={control}
           name="reason"
-          label="Why, although not all of it was seen here"
-          placeholder="earned at its club before"
-          helperText="It stays with the child."
+          label={t`Why, although not all of it was seen here`}
+          placeholder={t`earned at its club before`}
+          helperText={t`It stays with the child.`}
         />
       )}
     </FormDialog>

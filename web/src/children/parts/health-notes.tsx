@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -25,24 +27,28 @@ export function HealthNotes({ childId, health }: Props) {
   const save = useSaveHealthNotes(childId);
   const [isAdding, setAdding] = useState(false);
   return (
-    <Box component="section" aria-label="Health" sx={{ mb: 2.5 }}>
+    <Box component="section" aria-label={t`Health`} sx={{ mb: 2.5 }}>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        Health
+        <Trans>Health</Trans>
       </Typography>
       <Refused error={save.error} />
       {notes === null && (
         <Typography variant="body2" sx={{ color: palette.soft }}>
-          For those who teach its groups only.
+          <Trans>For those who teach its groups only.</Trans>
         </Typography>
       )}
-      {notes?.length === 0 && !isAdding && <Typography variant="body2">Nothing to mind.</Typography>}
-      <Box component="ul" aria-label="Health notes" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      {notes?.length === 0 && !isAdding && (
+        <Typography variant="body2">
+          <Trans>Nothing to mind.</Trans>
+        </Typography>
+      )}
+      <Box component="ul" aria-label={t`Health notes`} sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {(notes ?? []).map((note, index) => (
           <Box component="li" key={`${note.text} ${String(index)}`} sx={{ borderTop: `1px solid ${palette.line}`, py: 0.75, fontSize: 14 }}>
             <strong>{note.text}</strong>
             <Box sx={{ color: palette.soft }}>{sparesText(note)}</Box>
             <TextButton
-              label="No longer applies"
+              label={t`No longer applies`}
               onClick={() => {
                 save.mutate({ version, notes: (notes ?? []).filter((one) => one !== note) });
               }}
@@ -59,7 +65,7 @@ export function HealthNotes({ childId, health }: Props) {
             setAdding(true);
           }}
         >
-          Add a note
+          <Trans>Add a note</Trans>
         </Button>
       )}
       {notes && isAdding && (
@@ -95,8 +101,8 @@ const wordOf = (spared: Spared): string => (spared.kind === 'region' ? regionWor
 
 function sparesText({ regions: own, hazards: what, untilDay }: HealthNote): string {
   const spared = [...own.map(regionWord), ...what.map(hazardWord)];
-  const until = untilDay === null ? 'until it is taken back' : `until ${dateText(untilDay)}`;
-  return spared.length === 0 ? `Plans go on as before, ${until}` : `Plans spare ${spared.join(', ')}, ${until}`;
+  const until = untilDay === null ? t`until it is taken back` : t`until ${dateText(untilDay)}`;
+  return spared.length === 0 ? t`Plans go on as before, ${until}` : t`Plans spare ${spared.join(', ')}, ${until}`;
 }
 
 function NewNote({
@@ -114,7 +120,7 @@ function NewNote({
   return (
     <Box sx={{ display: 'grid', gap: 1.25, mt: 1.5 }}>
       <TextField
-        label="What the family told"
+        label={t`What the family told`}
         value={text}
         autoFocus
         multiline
@@ -132,10 +138,10 @@ function NewNote({
         onChange={(_event, value) => {
           setSpared(value);
         }}
-        renderInput={(params) => <TextField {...params} label="What to avoid" />}
+        renderInput={(params) => <TextField {...params} label={t`What to avoid`} />}
       />
       <TextField
-        label="Until, if that is known"
+        label={t`Until, if that is known`}
         type="date"
         value={untilDay}
         onChange={(event) => {
@@ -145,7 +151,7 @@ function NewNote({
       />
       <Box sx={{ display: 'flex', gap: 1 }}>
         <Button variant="outlined" size="small" onClick={onLeave}>
-          Cancel
+          <Trans>Cancel</Trans>
         </Button>
         <Button
           variant="contained"
@@ -160,7 +166,7 @@ function NewNote({
             });
           }}
         >
-          Keep it
+          <Trans>Keep it</Trans>
         </Button>
       </Box>
     </Box>

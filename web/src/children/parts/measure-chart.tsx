@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
 import type { Movement, Observation } from '@leiter/core';
 import { Line } from 'react-chartjs-2';
@@ -25,11 +27,11 @@ export function MeasureChart({
   return (
     <Box sx={{ mt: 3 }}>
       <Typography variant="h2" sx={{ mb: 1 }}>
-        {movement.name}, seconds held
+        <Trans>{movement.name}, seconds held</Trans>
       </Typography>
       <Box sx={{ height: 150 }}>
         <Line
-          aria-label={`${movement.name}: ${seconds.join(', ')} seconds; ${String(askedSeconds)} asked`}
+          aria-label={t`${movement.name}: ${seconds.join(', ')} seconds; ${askedSeconds} asked`}
           role="img"
           data={{
             labels: measured.map(({ seenOn }) => dayText(seenOn)),

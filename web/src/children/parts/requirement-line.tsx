@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import {
   daysBetween,
@@ -12,7 +14,7 @@ import {
 import { useState } from 'react';
 import { Figure } from '../../shared/figure';
 import { palette } from '../../shared/palette';
-import { dayText, markWords, plural, standingWords } from '../../shared/words';
+import { dayText, markWords, standingWords } from '../../shared/words';
 import { criterionText } from '../../shared/criterion-text';
 
 /** One requirement of the next grade: what is asked, what was seen, how it stands; opens to the observations behind it. */
@@ -103,7 +105,7 @@ function Seen({ side, criterion }: { readonly side: SideStanding; readonly crite
         />
       ))}
       {side.side !== null && <span>{side.side}</span>}
-      <span>{fellShort(side, criterion) ? 'but not last time' : plural(side.days, 'day', 'days')}</span>
+      <span>{fellShort(side, criterion) ? t`but not last time` : plural(side.days, { one: '# day', other: '# days' })}</span>
     </Box>
   );
 }
@@ -114,14 +116,14 @@ function fellShort({ name, times, days }: SideStanding, criterion: Criterion): b
 }
 
 function verdictWords(standing: Standing): string {
-  if (standing.name === 'met') return 'met';
-  if (standing.name === 'fading') return `met · fading, ${String(Math.floor((standing.unseenForDays ?? 0) / 7))} weeks`;
-  if (standing.name === 'unseen') return 'not seen yet';
+  if (standing.name === 'met') return t`met`;
+  if (standing.name === 'fading') return t`met · fading, ${Math.floor((standing.unseenForDays ?? 0) / 7)} weeks`;
+  if (standing.name === 'unseen') return t`not seen yet`;
   const open = standing.sides.filter(({ side, name }) => side !== null && name !== 'met' && name !== 'fading').map(({ side }) => side);
-  if (standing.sides.length === 2 && open.length === 1) return `${open[0] ?? ''} side still to see`;
+  if (standing.sides.length === 2 && open.length === 1) return t`${open[0] ?? ''} side still to see`;
   const best = standing.sides.map(({ bestMark }) => bestMark).find((mark) => mark !== null);
-  if (standing.name === 'shown') return 'shown, once more to see';
-  return best === 'alone' ? 'alone, not yet as asked' : standingWords[standing.name];
+  if (standing.name === 'shown') return t`shown, once more to see`;
+  return best === 'alone' ? t`alone, not yet as asked` : standingWords[standing.name];
 }
 
 function Evidence({
@@ -134,14 +136,19 @@ function Evidence({
   readonly today: Day;
 }) {
   const seen = new Map<string, Observation>(standing.sides.flatMap(({ evidence }) => evidence.map((one) => [one.id, one] as const)));
-  if (seen.size === 0) return <Box sx={{ pl: 6, pb: 1.5, color: palette.soft, fontSize: 14 }}>Nothing was marked yet.</Box>;
+  if (seen.size === 0)
+    return (
+      <Box sx={{ pl: 6, pb: 1.5, color: palette.soft, fontSize: 14 }}>
+        <Trans>Nothing was marked yet.</Trans>
+      </Box>
+    );
   return (
-    <Box component="ul" aria-label="Observations" sx={{ listStyle: 'none', m: 0, p: '0 0 12px 50px', fontSize: 14 }}>
+    <Box component="ul" aria-label={t`Observations`} sx={{ listStyle: 'none', m: 0, p: '0 0 12px 50px', fontSize: 14 }}>
       {[...seen.values()]
         .toSorted((a, b) => (a.seenOn < b.seenOn ? 1 : -1))
         .map((one) => (
           <Box component="li" key={one.id} sx={{ display: 'grid', gridTemplateColumns: '110px 70px 110px 1fr', gap: 1, py: 0.25 }}>
-            <span title={`${String(daysBetween(one.seenOn, today))} days ago`}>{dayText(one.seenOn)}</span>
+            <span title={t`${String(daysBetween(one.seenOn, today))} days ago`}>{dayText(one.seenOn)}</span>
             <span>{one.side === 'none' ? '' : one.side}</span>
             <strong>{markWords[one.mark]}</strong>
             <span style={{ color: palette.soft }}>{detailOf(one, movement)}</span>
@@ -155,8 +162,8 @@ export function detailOf(one: Observation, movement: Movement | undefined): stri
   const { seconds, reps, correct, of } = one.measure;
   return [
     seconds === undefined ? '' : `${String(seconds)} s`,
-    reps === undefined ? '' : `${String(reps)} times`,
-    correct === undefined ? '' : `${String(correct)} of ${String(of ?? 0)}`,
+    reps === undefined ? '' : t`${reps} times`,
+    correct === undefined ? '' : t`${correct} of ${of ?? 0}`,
     one.help?.replaceAll('-', ' ') ?? '',
     ...one.faults.map((slug) => movement?.faults.find((fault) => fault.slug === slug)?.name.toLowerCase() ?? slug),
     one.source === 'class' ? '' : one.source.replaceAll('-', ' '),

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -21,7 +23,7 @@ export function TakeBackGrade({
     return (
       <Box sx={{ textAlign: 'center', fontSize: 14, mt: 0.5 }}>
         <TextButton
-          label={`Take ${grade.name} back`}
+          label={t`Take ${grade.name} back`}
           onClick={() => {
             setReason('');
           }}
@@ -31,7 +33,7 @@ export function TakeBackGrade({
   return (
     <Box
       component="form"
-      aria-label={`Take ${grade.name} back`}
+      aria-label={t`Take ${grade.name} back`}
       onSubmit={(event) => {
         event.preventDefault();
         if (reason.trim() !== '') takeBack.mutate(reason.trim());
@@ -40,7 +42,7 @@ export function TakeBackGrade({
     >
       <Refused error={takeBack.error} />
       <TextField
-        label={`Why ${grade.name} is taken back`}
+        label={t`Why ${grade.name} is taken back`}
         value={reason}
         autoFocus
         onChange={(event) => {
@@ -56,10 +58,10 @@ export function TakeBackGrade({
             setReason(null);
           }}
         >
-          Cancel
+          <Trans>Cancel</Trans>
         </Button>
         <Button size="small" type="submit" variant="contained" disabled={reason.trim() === '' || takeBack.isPending}>
-          Take it back
+          <Trans>Take it back</Trans>
         </Button>
       </Box>
     </Box>

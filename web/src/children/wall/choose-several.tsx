@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { ChangedChildren, ChildResponse, GroupResponse } from '@leiter/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -9,7 +11,6 @@ import { Refused } from '../../shared/page';
 import { palette } from '../../shared/palette';
 import { onPhone } from '../../shared/screen';
 import { offerUndo } from '../../shared/undo-bar';
-import { plural } from '../../shared/words';
 import { AskForHome } from './ask-for-home';
 
 interface Props {
@@ -24,7 +25,7 @@ export function ChooseSeveral({ chosen, groups, onDone }: Props) {
   const [left, setLeft] = useState<string>('');
   const [isAsking, setAsking] = useState(false);
   const ids = chosen.map(({ id }) => id);
-  const many = plural(ids.length, 'child', 'children');
+  const many = plural(ids.length, { one: '# child', other: '# children' });
   const run = (what: Omit<Parameters<typeof changeChildren>[0], 'childIds'>, back: typeof what, done: string, childIds = ids): void => {
     setError(null);
     changeChildren({ childIds: [...childIds], ...what }).then(
@@ -32,13 +33,15 @@ export function ChooseSeveral({ chosen, groups, onDone }: Props) {
         setLeft(
           refused.length === 0
             ? ''
-            : `${namesOf(
+            : t`${namesOf(
                 refused.map(({ childId }) => childId),
                 chosen,
               )} stayed: ${refused[0]?.why ?? ''}`,
         );
         if (changed.length > 0)
-          offerUndo(`${plural(changed.length, 'child', 'children')} ${done}`, () => changeChildren({ childIds: [...changed], ...back }));
+          offerUndo(`${plural(changed.length, { one: '# child', other: '# children' })} ${done}`, () =>
+            changeChildren({ childIds: [...changed], ...back }),
+          );
         if (refused.length === 0) onDone();
       },
       (caught: unknown) => {
@@ -52,7 +55,7 @@ export function ChooseSeveral({ chosen, groups, onDone }: Props) {
   return (
     <Box
       role="toolbar"
-      aria-label="Several children"
+      aria-label={t`Several children`}
       sx={{
         display: 'flex',
         flexWrap: 'wrap',
@@ -65,20 +68,22 @@ export function ChooseSeveral({ chosen, groups, onDone }: Props) {
         [onPhone]: { px: 1.5 },
       }}
     >
-      <strong style={{ marginRight: 8 }}>{isNobody ? 'Choose children below' : `${many} chosen`}</strong>
+      <strong style={{ marginRight: 8 }}>{isNobody ? t`Choose children below` : t`${many} chosen`}</strong>
       <TextField
         select
         value=""
         disabled={isNobody}
-        slotProps={{ select: { displayEmpty: true }, htmlInput: { 'aria-label': 'Put into a group' } }}
+        slotProps={{ select: { displayEmpty: true }, htmlInput: { 'aria-label': t`Put into a group` } }}
         onChange={(event) => {
           const group = groups.find(({ id }) => id === event.target.value);
           if (!group) return;
           const childIds = without(group);
-          if (childIds.length > 0) run({ joinGroupId: group.id }, { leaveGroupId: group.id }, `put into ${group.name}`, childIds);
+          if (childIds.length > 0) run({ joinGroupId: group.id }, { leaveGroupId: group.id }, t`put into ${group.name}`, childIds);
         }}
       >
-        <MenuItem value="">Put into a group …</MenuItem>
+        <MenuItem value="">
+          <Trans>Put into a group …</Trans>
+        </MenuItem>
         {groups.map(({ id, name }) => (
           <MenuItem key={id} value={id}>
             {name}
@@ -89,15 +94,17 @@ export function ChooseSeveral({ chosen, groups, onDone }: Props) {
         select
         value=""
         disabled={isNobody}
-        slotProps={{ select: { displayEmpty: true }, htmlInput: { 'aria-label': 'Take out of a group' } }}
+        slotProps={{ select: { displayEmpty: true }, htmlInput: { 'aria-label': t`Take out of a group` } }}
         onChange={(event) => {
           const group = groups.find(({ id }) => id === event.target.value);
           if (!group) return;
           const childIds = chosen.filter(({ groupIds }) => groupIds.includes(group.id)).map(({ id }) => id);
-          run({ leaveGroupId: group.id }, { joinGroupId: group.id }, `taken out of ${group.name}`, childIds);
+          run({ leaveGroupId: group.id }, { joinGroupId: group.id }, t`taken out of ${group.name}`, childIds);
         }}
       >
-        <MenuItem value="">Take out of a group …</MenuItem>
+        <MenuItem value="">
+          <Trans>Take out of a group …</Trans>
+        </MenuItem>
         {groups
           .filter(({ id }) => chosen.some(({ groupIds }) => groupIds.includes(id)))
           .map(({ id, name }) => (
@@ -113,7 +120,7 @@ export function ChooseSeveral({ chosen, groups, onDone }: Props) {
           setAsking(true);
         }}
       >
-        Ask for the home
+        <Trans>Ask for the home</Trans>
       </Button>
       {chosen.some(({ archived }) => !archived) || isNobody ? (
         <Button
@@ -124,20 +131,20 @@ export function ChooseSeveral({ chosen, groups, onDone }: Props) {
             run({ archived: true }, { archived: false }, 'archived', childIds);
           }}
         >
-          Archive
+          <Trans>Archive</Trans>
         </Button>
       ) : (
         <Button
           variant="outlined"
           onClick={() => {
-            run({ archived: false }, { archived: true }, 'put back');
+            run({ archived: false }, { archived: true }, t`put back`);
           }}
         >
-          Put back
+          <Trans>Put back</Trans>
         </Button>
       )}
       <Button variant="contained" onClick={onDone}>
-        Done
+        <Trans>Done</Trans>
       </Button>
       <Refused error={error} />
       {left !== '' && <Box role="alert">{left}</Box>}

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { memo } from 'react';
 import { Link } from 'react-router';
 import { palette } from '../../shared/palette';
@@ -46,11 +48,19 @@ export const WallCard = memo(function WallCard({ one, isHidden, isChoosing, isCh
       <SmallLadder one={one} />
       <div className="words">
         <div className="name">{name}</div>
-        <div className="grade">{one.grade ?? 'no grade yet'}</div>
+        <div className="grade">{one.grade ?? t`no grade yet`}</div>
         <div className={one.isEarned || isClose(one) ? 'near' : undefined}>{progressWords(one)}</div>
         {isUnseen(one) && <div className="open">{unseenWords(one)}</div>}
-        {!child.isHomeKnown && <div className="open">home not told</div>}
-        {child.archived && <div className="open">archived</div>}
+        {!child.isHomeKnown && (
+          <div className="open">
+            <Trans>home not told</Trans>
+          </div>
+        )}
+        {child.archived && (
+          <div className="open">
+            <Trans>archived</Trans>
+          </div>
+        )}
       </div>
     </>
   );
@@ -78,10 +88,10 @@ export const WallCard = memo(function WallCard({ one, isHidden, isChoosing, isCh
 
 function progressWords({ isEarned, nextGrade, met, of, groupId }: WallChild): string {
   if (groupId === null) return '';
-  if (nextGrade === null) return 'top of the ladder';
-  return isEarned ? `${nextGrade} is earned` : `${String(met)} of ${String(of)} to ${nextGrade}`;
+  if (nextGrade === null) return t`top of the ladder`;
+  return isEarned ? t`${nextGrade} is earned` : t`${met} of ${of} to ${nextGrade}`;
 }
 
 function unseenWords({ unseenDays }: WallChild): string {
-  return unseenDays === null ? 'never marked' : `not marked for ${String(Math.floor(unseenDays / 7))} weeks`;
+  return unseenDays === null ? t`never marked` : t`not marked for ${Math.floor(unseenDays / 7)} weeks`;
 }

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -35,13 +37,17 @@ export function Wall({
       <Box
         key={group?.id ?? 'none'}
         component="section"
-        aria-label={group?.name ?? 'In no group now'}
+        aria-label={group?.name ?? t`In no group now`}
         hidden={members.length === 0}
         sx={{ mb: 3 }}
       >
         <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, mb: 1, flexWrap: 'wrap' }}>
-          <Typography variant="h2">{group?.name ?? 'In no group now'}</Typography>
-          {group && <Link to={`/groups/${group.id}`}>Board</Link>}
+          <Typography variant="h2">{group?.name ?? t`In no group now`}</Typography>
+          {group && (
+            <Link to={`/groups/${group.id}`}>
+              <Trans>Board</Trans>
+            </Link>
+          )}
           {chosen && (
             <Button
               size="small"
@@ -52,7 +58,7 @@ export function Wall({
                 onChoose(new Set(isAll ? [...chosen].filter((id) => !ids.includes(id)) : [...chosen, ...ids]));
               }}
             >
-              All of {group?.name ?? 'these'}
+              <Trans>All of {group?.name ?? t`these`}</Trans>
             </Button>
           )}
         </Box>

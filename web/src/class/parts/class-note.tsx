@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { ClassPageResponse } from '@leiter/contract';
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
@@ -40,10 +41,10 @@ export function ClassNote({ page }: { readonly page: ClassPageResponse }) {
   useEffect(() => () => void saveNote(id, wanted), [id]);
   if (!may.change && (note ?? '') === '') return null;
   return (
-    <Box component="section" aria-label="Note">
+    <Box component="section" aria-label={t`Note`}>
       <TextField
-        label="Note of this class"
-        placeholder="What went well, what next time wants"
+        label={t`Note of this class`}
+        placeholder={t`What went well, what next time wants`}
         fullWidth
         multiline
         minRows={3}
@@ -57,7 +58,7 @@ export function ClassNote({ page }: { readonly page: ClassPageResponse }) {
         }}
       />
       <Box role="status" sx={{ fontSize: 13.5, color: state === 'kept' ? palette.caution : palette.soft, minHeight: 20 }}>
-        {state === 'saved' ? 'saved' : state === 'kept' ? 'not saved yet; it is tried again when you go on writing' : ''}
+        {state === 'saved' ? t`saved` : state === 'kept' ? t`not saved yet; it is tried again when you go on writing` : ''}
       </Box>
     </Box>
   );

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { ClassPageResponse } from '@leiter/contract';
 import { currentObservations, groupBy, type Library, type Observation } from '@leiter/core';
 import Box from '@mui/material/Box';
@@ -13,13 +15,16 @@ export function MarksGiven({ page, library }: { readonly page: ClassPageResponse
   const present = page.children.filter(({ attendance }) => attendance === 'present' || attendance === 'late');
   const without = present.filter(({ id }) => !byChild.has(id));
   return (
-    <Box component="section" aria-label="Marks given" sx={{ mb: 3 }}>
+    <Box component="section" aria-label={t`Marks given`} sx={{ mb: 3 }}>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        What was seen
+        <Trans>What was seen</Trans>
       </Typography>
       {marked.length === 0 && (
         <Typography variant="body2" sx={{ color: palette.soft }}>
-          No marks yet. <Link to={`/classes/${page.class.id}/marks`}>Give marks</Link>
+          <Trans>No marks yet.</Trans>{' '}
+          <Link to={`/classes/${page.class.id}/marks`}>
+            <Trans>Give marks</Trans>
+          </Link>
         </Typography>
       )}
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
@@ -31,7 +36,7 @@ export function MarksGiven({ page, library }: { readonly page: ClassPageResponse
       </Box>
       {marked.length > 0 && without.length > 0 && (
         <Typography variant="body2" sx={{ color: palette.caution, borderTop: `1px solid ${palette.line}`, pt: 0.5 }}>
-          There and not marked: {without.map(({ name }) => name).join(', ')}
+          <Trans>There and not marked: {without.map(({ name }) => name).join(', ')}</Trans>
         </Typography>
       )}
     </Box>

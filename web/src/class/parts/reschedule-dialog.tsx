@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { ClassResponse } from '@leiter/contract';
 import { classLengths } from '@leiter/core';
 import Box from '@mui/material/Box';
@@ -26,24 +28,24 @@ export function RescheduleDialog({ session, onClose }: { readonly session: Class
     const changed = onlyChanged(before, values);
     if (Object.keys(changed).length > 0) {
       await changeClass(id, changed);
-      offerUndo(`${groupName} is on ${dayText(values.day)} at ${values.startsAt}`, () => changeClass(id, before));
+      offerUndo(t`${groupName} is on ${dayText(values.day)} at ${values.startsAt}`, () => changeClass(id, before));
     }
     onClose();
   });
   const { control, formState } = form;
   return (
-    <FormDialog title={`Move ${groupName}`} action="Move the class" width="xs" state={formState} onSubmit={submit} onClose={onClose}>
-      <FormField control={control} name="day" label="Day" type="date" />
-      <FormField control={control} name="startsAt" label="Starts at" placeholder="16:30" />
-      <FormField control={control} name="lengthMinutes" label="Length" select>
+    <FormDialog title={t`Move ${groupName}`} action={t`Move the class`} width="xs" state={formState} onSubmit={submit} onClose={onClose}>
+      <FormField control={control} name="day" label={t`Day`} type="date" />
+      <FormField control={control} name="startsAt" label={t`Starts at`} placeholder="16:30" />
+      <FormField control={control} name="lengthMinutes" label={t`Length`} select>
         {classLengths.map((minutes) => (
           <MenuItem key={minutes} value={minutes}>
-            {minutes} minutes
+            <Trans>{minutes} minutes</Trans>
           </MenuItem>
         ))}
       </FormField>
       <Typography variant="body2" sx={{ color: palette.soft }}>
-        Plan, roll and note go with it. Tell the families: Leiter does not write to them.
+        <Trans>Plan, roll and note go with it. Tell the families: Leiter does not write to them.</Trans>
       </Typography>
       <Cancelling session={session} onClose={onClose} />
     </FormDialog>
@@ -60,11 +62,13 @@ function Cancelling({ session, onClose }: { readonly session: ClassResponse; rea
   };
   return (
     <Box sx={{ borderTop: `1px solid ${palette.line}`, pt: 2, mt: 1, display: 'grid', gap: 1.25 }}>
-      <Typography variant="h3">Or it does not take place</Typography>
+      <Typography variant="h3">
+        <Trans>Or it does not take place</Trans>
+      </Typography>
       <Refused error={error} />
       <TextField
-        label="Why"
-        placeholder="no ferry today"
+        label={t`Why`}
+        placeholder={t`no ferry today`}
         value={reason}
         slotProps={{ htmlInput: { maxLength: 200 } }}
         onChange={(event) => {
@@ -77,16 +81,16 @@ function Cancelling({ session, onClose }: { readonly session: ClassResponse; rea
           disabled={reason.trim() === ''}
           onClick={() => {
             changeClass(id, { cancelledBecause: reason }).then(() => {
-              offerUndo(`${groupName} on ${dayText(day)} is cancelled`, () => changeClass(id, { cancelledBecause: null }));
+              offerUndo(t`${groupName} on ${dayText(day)} is cancelled`, () => changeClass(id, { cancelledBecause: null }));
               onClose();
             }, refuse);
           }}
         >
-          Cancel the class
+          <Trans>Cancel the class</Trans>
         </Button>
         {!session.hasPlan && (
           <TextButton
-            label="Take it off the calendar"
+            label={t`Take it off the calendar`}
             onClick={() => {
               removeClass(id).then(() => void navigate('/week'), refuse);
             }}

@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { ClassPageResponse } from '@leiter/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -7,7 +9,6 @@ import { AttendanceChoice } from '../../record/parts/attendance-choice';
 import { setRoll, useAttendance } from '../../queries/class.queries';
 import { palette } from '../../shared/palette';
 import { offerUndo } from '../../shared/undo-bar';
-import { plural } from '../../shared/words';
 
 /** Who was there; before the class, who told that it does not come. At any time, also the day after. */
 export function Roll({ page }: { readonly page: ClassPageResponse }) {
@@ -16,10 +17,10 @@ export function Roll({ page }: { readonly page: ClassPageResponse }) {
   const unsaid = children.filter(({ attendance: status }) => status === null);
   const there = children.filter(({ attendance: status }) => status === 'present' || status === 'late').length;
   return (
-    <Box component="section" aria-label="Roll" sx={{ mb: 3 }}>
+    <Box component="section" aria-label={t`Roll`} sx={{ mb: 3 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mb: 0.5 }}>
         <Typography variant="h2" sx={{ mr: 'auto' }}>
-          Who was there
+          <Trans>Who was there</Trans>
         </Typography>
         {unsaid.length > 0 && children.length > 0 && (
           <Button
@@ -27,18 +28,20 @@ export function Roll({ page }: { readonly page: ClassPageResponse }) {
             onClick={() => {
               const ids = unsaid.map(({ id }) => id);
               void setRoll(session.id, ids, 'present').then(() => {
-                offerUndo(`${plural(ids.length, 'child is', 'children are')} down as there`, () => setRoll(session.id, ids, null));
+                offerUndo(t`${plural(ids.length, { one: '# child is', other: '# children are' })} down as there`, () =>
+                  setRoll(session.id, ids, null),
+                );
               });
             }}
           >
-            {unsaid.length === children.length ? 'All there' : 'All others there'}
+            {unsaid.length === children.length ? t`All there` : t`All others there`}
           </Button>
         )}
       </Box>
       <Typography variant="body2" sx={{ color: palette.soft, mb: 0.5 }}>
         {children.length === 0
-          ? 'Nobody is in this group yet.'
-          : `${String(there)} of ${String(children.length)} there${unsaid.length > 0 ? `, ${String(unsaid.length)} not said` : ''}`}
+          ? t`Nobody is in this group yet.`
+          : t`${there} of ${children.length} there${unsaid.length > 0 ? t`, ${unsaid.length} not said` : ''}`}
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {children.map((child) => (

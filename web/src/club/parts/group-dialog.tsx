@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import MenuItem from '@mui/material/MenuItem';
 import { classLengths } from '@leiter/core';
 import type { GroupResponse, PersonResponse, SyllabusResponse } from '@leiter/contract';
@@ -34,38 +36,40 @@ export function GroupDialog({ group, people, programmes, onClose }: Props) {
   const { control, formState } = form;
   return (
     <FormDialog
-      title={group ? `Change ${group.name}` : 'Make a group'}
-      action={group ? 'Save the changes' : 'Make the group'}
+      title={group ? t`Change ${group.name}` : t`Make a group`}
+      action={group ? t`Save the changes` : t`Make the group`}
       width="xs"
       state={formState}
       onSubmit={submit}
       onClose={onClose}
     >
-      <FormField control={control} name="name" label="Name" autoFocus />
-      <FormField control={control} name="programme" label="Programme" select disabled={group !== null}>
+      <FormField control={control} name="name" label={t`Name`} autoFocus />
+      <FormField control={control} name="programme" label={t`Programme`} select disabled={group !== null}>
         {programmes.map(({ programme, programmeName }) => (
           <MenuItem key={programme} value={programme}>
             {programmeName}
           </MenuItem>
         ))}
       </FormField>
-      <FormField control={control} name="weekday" label="Day" select>
+      <FormField control={control} name="weekday" label={t`Day`} select>
         {weekdayWords.map((word, index) => (
           <MenuItem key={word} value={index + 1}>
             {word}
           </MenuItem>
         ))}
       </FormField>
-      <FormField control={control} name="startsAt" label="Starts at" placeholder="16:30" />
-      <FormField control={control} name="lengthMinutes" label="Length" select>
+      <FormField control={control} name="startsAt" label={t`Starts at`} placeholder="16:30" />
+      <FormField control={control} name="lengthMinutes" label={t`Length`} select>
         {classLengths.map((minutes) => (
           <MenuItem key={minutes} value={minutes}>
-            {minutes} minutes
+            <Trans>{minutes} minutes</Trans>
           </MenuItem>
         ))}
       </FormField>
-      <FormField control={control} name="instructorId" label="Taught by" select>
-        <MenuItem value="">nobody yet</MenuItem>
+      <FormField control={control} name="instructorId" label={t`Taught by`} select>
+        <MenuItem value="">
+          <Trans>nobody yet</Trans>
+        </MenuItem>
         {people.map(({ id, name }) => (
           <MenuItem key={id} value={id}>
             {name}

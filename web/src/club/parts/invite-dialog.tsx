@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -26,10 +28,10 @@ export function InviteDialog({ onClose }: { readonly onClose: () => void }) {
   const { control, formState } = form;
   if (made) return <LinkDialog made={made} onClose={onClose} />;
   return (
-    <FormDialog title="Invite a person" action="Make the link" width="xs" state={formState} onSubmit={submit} onClose={onClose}>
-      <FormField control={control} name="name" label="Name" autoFocus />
-      <FormField control={control} name="email" label="E-mail address" type="email" />
-      <FormField control={control} name="role" label="Role" select>
+    <FormDialog title={t`Invite a person`} action={t`Make the link`} width="xs" state={formState} onSubmit={submit} onClose={onClose}>
+      <FormField control={control} name="name" label={t`Name`} autoFocus />
+      <FormField control={control} name="email" label={t`E-mail address`} type="email" />
+      <FormField control={control} name="role" label={t`Role`} select>
         {Object.entries(roleWords).map(([role, words]) => (
           <MenuItem key={role} value={role}>
             {words}
@@ -45,17 +47,17 @@ export function LinkDialog({ made, onClose }: { readonly made: MadeInvitation; r
   return (
     <Dialog open onClose={onClose} aria-labelledby="link-title" maxWidth="sm" fullWidth>
       <DialogTitle id="link-title">
-        {made.kind === 'join' ? `A link for ${made.name} to join` : `A link for ${made.name} to set a new password`}
+        {made.kind === 'join' ? t`A link for ${made.name} to join` : t`A link for ${made.name} to set a new password`}
       </DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 1.75, pt: '8px !important' }}>
         <Typography variant="body2">
-          Hand it to {made.name} yourself. Whoever has it can follow it, once, within a week; it is shown only now.
+          <Trans>Hand it to {made.name} yourself. Whoever has it can follow it, once, within a week; it is shown only now.</Trans>
         </Typography>
-        <CopyLink label="Link" path={invitationPath(made.token)} />
+        <CopyLink label={t`Link`} path={invitationPath(made.token)} />
       </DialogContent>
       <DialogActions sx={{ p: 2 }}>
         <Button variant="outlined" onClick={onClose}>
-          Done
+          <Trans>Done</Trans>
         </Button>
       </DialogActions>
     </Dialog>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -34,7 +36,7 @@ export function PeopleList({
     <>
       <Box sx={{ display: 'flex', alignItems: 'center', mb: 1 }}>
         <Typography variant="h2" sx={{ mr: 'auto' }}>
-          People
+          <Trans>People</Trans>
         </Typography>
         {isOwner && (
           <Button
@@ -43,11 +45,11 @@ export function PeopleList({
               setInviting(true);
             }}
           >
-            Invite a person
+            <Trans>Invite a person</Trans>
           </Button>
         )}
       </Box>
-      <Box component="ul" aria-label="People" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <Box component="ul" aria-label={t`People`} sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {people
           .filter(({ isPutAway }) => !isPutAway || isShowingAway)
           .map((person) => (
@@ -56,7 +58,7 @@ export function PeopleList({
       </Box>
       {away.length > 0 && (
         <TextButton
-          label={isShowingAway ? 'Hide those put away' : `Show those put away (${String(away.length)})`}
+          label={isShowingAway ? t`Hide those put away` : t`Show those put away (${away.length})`}
           onClick={() => {
             setShowingAway(!isShowingAway);
           }}
@@ -65,9 +67,9 @@ export function PeopleList({
       {(invitations.data ?? []).length > 0 && (
         <>
           <Typography variant="h3" sx={{ mt: 3, mb: 0.5 }}>
-            Links on their way
+            <Trans>Links on their way</Trans>
           </Typography>
-          <Box component="ul" aria-label="Invitations" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+          <Box component="ul" aria-label={t`Invitations`} sx={{ listStyle: 'none', m: 0, p: 0 }}>
             {(invitations.data ?? []).map((one) => (
               <Invitation key={one.id} invitation={one} />
             ))}
@@ -94,7 +96,7 @@ function Person({ person, isOwner, isSelf }: { readonly person: PersonResponse; 
     <Box component="li" sx={{ borderTop: `1px solid ${palette.line}`, py: 1, opacity: person.isPutAway ? 0.75 : 1 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
         <Box sx={{ mr: 'auto', minWidth: 0 }}>
-          {person.name}, {person.isPutAway ? 'put away' : person.role}
+          {person.name}, {person.isPutAway ? t`put away` : person.role}
           <Box sx={{ fontSize: 13.5, color: palette.soft, overflowWrap: 'anywhere' }}>{person.email}</Box>
         </Box>
         {isOwner && (
@@ -102,12 +104,12 @@ function Person({ person, isOwner, isSelf }: { readonly person: PersonResponse; 
             size="small"
             variant="outlined"
             aria-expanded={isOpen}
-            aria-label={`Change ${person.name}`}
+            aria-label={t`Change ${person.name}`}
             onClick={() => {
               setOpen(!isOpen);
             }}
           >
-            Change
+            <Trans>Change</Trans>
           </Button>
         )}
       </Box>
@@ -117,7 +119,7 @@ function Person({ person, isOwner, isSelf }: { readonly person: PersonResponse; 
           <TextField
             select
             size="small"
-            label="Role"
+            label={t`Role`}
             value={person.role}
             disabled={change.isPending || person.isPutAway}
             onChange={(event) => {
@@ -141,7 +143,7 @@ function Person({ person, isOwner, isSelf }: { readonly person: PersonResponse; 
                 reset.mutate();
               }}
             >
-              Make a link for a new password
+              <Trans>Make a link for a new password</Trans>
             </Button>
           )}
           <Button
@@ -152,12 +154,12 @@ function Person({ person, isOwner, isSelf }: { readonly person: PersonResponse; 
               change.mutate({ isPutAway: !person.isPutAway });
             }}
           >
-            {person.isPutAway ? 'Bring back' : 'Put away: works here no more'}
+            {person.isPutAway ? t`Bring back` : t`Put away: works here no more`}
           </Button>
           <Typography variant="caption">
             {person.isPutAway
-              ? 'Brought back, the person signs in with the same password.'
-              : 'Put away, the person is signed out at once. What they wrote stays, and they can be brought back.'}
+              ? t`Brought back, the person signs in with the same password.`
+              : t`Put away, the person is signed out at once. What they wrote stays, and they can be brought back.`}
           </Typography>
         </Box>
       )}
@@ -177,11 +179,13 @@ function Invitation({ invitation }: { readonly invitation: InvitationResponse })
   const withdraw = useMutation({ mutationFn: () => withdrawInvitation(invitation.id) });
   return (
     <Box component="li" sx={{ borderTop: `1px solid ${palette.line}`, py: 1, fontSize: 14.5 }}>
-      {invitation.name}: {invitation.kind === 'join' ? `to join as ${invitation.role}` : 'a new password'}
-      <Box sx={{ fontSize: 13.5, color: palette.soft }}>good until {dateText(invitation.endsAt.slice(0, 10))}</Box>
+      {invitation.name}: {invitation.kind === 'join' ? t`to join as ${invitation.role}` : t`a new password`}
+      <Box sx={{ fontSize: 13.5, color: palette.soft }}>
+        <Trans>good until {dateText(invitation.endsAt.slice(0, 10))}</Trans>
+      </Box>
       <Refused error={withdraw.error} />
       <TextButton
-        label={`Take the link for ${invitation.name} back`}
+        label={t`Take the link for ${invitation.name} back`}
         onClick={() => {
           withdraw.mutate();
         }}

@@ -1,7 +1,8 @@
+import { t } from '@lingui/core/macro';
 import type { Role } from '@leiter/contract';
 
 export const roleWords: Readonly<Record<Role, string>> = {
-  owner: 'owner: runs the club',
-  instructor: 'instructor: plans, teaches, changes children and groups',
-  assistant: 'assistant: looks and marks',
+  owner: t`owner: runs the club`,
+  instructor: t`instructor: plans, teaches, changes children and groups`,
+  assistant: t`assistant: looks and marks`,
 };

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { effortWord, type EffortCurve } from '@leiter/core';
 import { Chart, type ChartDataset, Filler, Legend, LinearScale, LineController, LineElement, PointElement, Tooltip } from 'chart.js';
 import { Line } from 'react-chartjs-2';
@@ -28,13 +29,13 @@ export function EffortChart({ thisClass, earlier }: Props) {
   const points = ({ values, stepSeconds }: EffortCurve) => values.map((y, index) => ({ x: (index * stepSeconds) / 60, y }));
   return (
     <Line
-      aria-label="Effort of this class over the minutes, beside the classes before; the peaks stand in the table below"
+      aria-label={t`Effort of this class over the minutes, beside the classes before; the peaks stand in the table below`}
       data={{
         datasets: [
           ...(thisClass
             ? [
                 {
-                  label: 'This class, as planned',
+                  label: t`This class, as planned`,
                   data: points(thisClass),
                   borderColor: palette.primary,
                   backgroundColor: '#17525C22',
@@ -65,7 +66,7 @@ export function EffortChart({ thisClass, earlier }: Props) {
             beginAtZero: true,
             ticks: { color: palette.ink },
             grid: { display: false },
-            title: { display: true, text: 'minute of the class', color: palette.soft },
+            title: { display: true, text: t`minute of the class`, color: palette.soft },
           },
           y: {
             min: 0,

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { TaughtClass } from '@leiter/contract';
 import {
   BarController,
@@ -26,14 +27,14 @@ export function TimeChart({ classes }: { readonly classes: readonly TaughtClass[
   return (
     <Drawn
       type="bar"
-      aria-label="Planned and real minutes of the last classes; the figures stand in the table below"
+      aria-label={t`Planned and real minutes of the last classes; the figures stand in the table below`}
       data={{
         // without the weekday, which is the same for all
         labels: shown.map(({ day }) => dayText(day).replace(/^\w+ /, '')),
         datasets: [
           {
             type: 'line',
-            label: 'The slot',
+            label: t`The slot`,
             data: shown.map(({ lengthMinutes }) => lengthMinutes),
             borderColor: palette.ink,
             borderDash: [5, 4],
@@ -42,7 +43,7 @@ export function TimeChart({ classes }: { readonly classes: readonly TaughtClass[
           },
           {
             type: 'bar',
-            label: 'Planned',
+            label: t`Planned`,
             data: shown.map(({ items }) => minutes(totalOf(items).plannedSeconds)),
             backgroundColor: palette.line,
             borderColor: palette.soft,
@@ -50,7 +51,7 @@ export function TimeChart({ classes }: { readonly classes: readonly TaughtClass[
           },
           {
             type: 'bar',
-            label: 'Really',
+            label: t`Really`,
             data: shown.map(({ items }) => minutes(totalOf(items).realSeconds)),
             backgroundColor: palette.primary,
           },

@@ -1,3 +1,5 @@
+import { Trans } from '@lingui/react/macro';
+import { t } from '@lingui/core/macro';
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
@@ -20,16 +22,16 @@ interface Props {
 }
 
 const sidesWords = {
-  none: 'no sides',
-  each: 'one side, then the other',
-  alternating: 'left and right in turn',
-  lead: 'the side one prefers',
+  none: t`no sides`,
+  each: t`one side, then the other`,
+  alternating: t`left and right in turn`,
+  lead: t`the side one prefers`,
 } as const;
-const adultWords = { none: 'nobody', 'at-hand': 'an adult at hand', 'hands-on': 'an adult who helps with the hands' } as const;
-const quietWords = { quiet: 'quiet', 'some-noise': 'some noise', loud: 'loud: jumps and stamps' } as const;
-const homeWords = { yes: 'yes', 'with-adult': 'with an adult', no: 'no' } as const;
-const framingWords = { standing: 'standing', floor: 'on the floor', jump: 'jumping: room above', travel: 'travelling' } as const;
-const littleWords = { 'on-the-spot': 'on the spot', 'there-and-back': 'there and back' } as const;
+const adultWords = { none: t`nobody`, 'at-hand': t`an adult at hand`, 'hands-on': t`an adult who helps with the hands` } as const;
+const quietWords = { quiet: t`quiet`, 'some-noise': t`some noise`, loud: t`loud: jumps and stamps` } as const;
+const homeWords = { yes: t`yes`, 'with-adult': t`with an adult`, no: t`no` } as const;
+const framingWords = { standing: t`standing`, floor: t`on the floor`, jump: t`jumping: room above`, travel: t`travelling` } as const;
+const littleWords = { 'on-the-spot': t`on the spot`, 'there-and-back': t`there and back` } as const;
 const plain = (word: string): string => word.replaceAll('-', ' ');
 
 /** All that is chosen of a movement: where in a class, what it asks of the body, what it needs, what leads to it, how it looks. */
@@ -44,80 +46,92 @@ export function FactsFields({ control, library, programmes }: Props) {
   const programmeName = (slug: string): string => programmes.find((one) => one.slug === slug)?.name ?? slug;
   return (
     <>
-      <Heading>In a class</Heading>
-      <One control={control} name="kind" label="What kind it is" options={movementKinds} words={(kind) => kindWords[kind]} />
+      <Heading>
+        <Trans>In a class</Trans>
+      </Heading>
+      <One control={control} name="kind" label={t`What kind it is`} options={movementKinds} words={(kind) => kindWords[kind]} />
       <One
         control={control}
         name="sides"
-        label="Sides"
+        label={t`Sides`}
         options={Object.keys(sidesWords) as (keyof typeof sidesWords)[]}
         words={(one) => sidesWords[one]}
       />
-      <Several control={control} name="sections" label="Parts of a class" options={sectionKinds} words={(one) => sectionWords[one]} />
+      <Several control={control} name="sections" label={t`Parts of a class`} options={sectionKinds} words={(one) => sectionWords[one]} />
       <Several
         control={control}
         name="programmes"
-        label="Programmes (none: all)"
+        label={t`Programmes (none: all)`}
         options={programmes.map(({ slug }) => slug)}
         words={programmeName}
       />
-      <One control={control} name="level" label="Where" options={factChoices.levels} words={plain} />
+      <One control={control} name="level" label={t`Where`} options={factChoices.levels} words={plain} />
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.75 }}>
-        <One control={control} name="postureFrom" label="Begins" options={postures} words={plain} />
-        <One control={control} name="postureTo" label="Ends" options={postures} words={plain} />
+        <One control={control} name="postureFrom" label={t`Begins`} options={postures} words={plain} />
+        <One control={control} name="postureTo" label={t`Ends`} options={postures} words={plain} />
       </Box>
 
-      <Heading>What it asks of the body</Heading>
+      <Heading>
+        <Trans>What it asks of the body</Trans>
+      </Heading>
       <Several
         control={control}
         name="loads"
-        label="Loads"
+        label={t`Loads`}
         options={loadChoices}
         words={loadWords}
         only={(choice) => loadOf(choice)?.region ?? choice}
       />
-      <Several control={control} name="hazards" label="What can go wrong" options={factChoices.hazards} words={factChoices.hazardWord} />
-      <Several control={control} name="prepares" label="Readies" options={factChoices.regions} words={factChoices.regionWord} />
-      <Several control={control} name="lengthens" label="Stretches" options={factChoices.regions} words={factChoices.regionWord} />
-      <Several control={control} name="undoneBy" label="Wants one of these afterwards" options={slugs} words={nameOf} />
+      <Several control={control} name="hazards" label={t`What can go wrong`} options={factChoices.hazards} words={factChoices.hazardWord} />
+      <Several control={control} name="prepares" label={t`Readies`} options={factChoices.regions} words={factChoices.regionWord} />
+      <Several control={control} name="lengthens" label={t`Stretches`} options={factChoices.regions} words={factChoices.regionWord} />
+      <Several control={control} name="undoneBy" label={t`Wants one of these afterwards`} options={slugs} words={nameOf} />
 
-      <Heading>What it needs</Heading>
+      <Heading>
+        <Trans>What it needs</Trans>
+      </Heading>
       <One
         control={control}
         name="surface"
-        label="Floor"
+        label={t`Floor`}
         options={['any-dry', 'some'] as const}
-        words={(one) => (one === 'any-dry' ? 'any dry floor' : 'only some floors')}
+        words={(one) => (one === 'any-dry' ? t`any dry floor` : t`only some floors`)}
         isAsked
       />
       {surface === 'some' ? (
-        <Several control={control} name="surfaces" label="Which floors" options={factChoices.surfaces} words={(one) => surfaceWords[one]} />
+        <Several
+          control={control}
+          name="surfaces"
+          label={t`Which floors`}
+          options={factChoices.surfaces}
+          words={(one) => surfaceWords[one]}
+        />
       ) : (
         <span />
       )}
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 1.75 }}>
-        <FormField control={control} name="facts.lengthM" kind="number" label="Length" unit="m" />
-        <FormField control={control} name="facts.widthM" kind="number" label="Width" unit="m" />
-        <FormField control={control} name="facts.headroomM" kind="number" label="Height" unit="m" />
+        <FormField control={control} name="facts.lengthM" kind="number" label={t`Length`} unit="m" />
+        <FormField control={control} name="facts.widthM" kind="number" label={t`Width`} unit="m" />
+        <FormField control={control} name="facts.headroomM" kind="number" label={t`Height`} unit="m" />
       </Box>
       <One
         control={control}
         name="littleRoom"
-        label="In less room"
+        label={t`In less room`}
         options={littleRoomWays}
         words={(one) => littleWords[one]}
-        empty="it cannot be done"
+        empty={t`it cannot be done`}
       />
       {littleRoom !== '' && (
         <>
-          <FormField control={control} name="facts.littleLengthM" kind="number" label="Length then" unit="m" />
-          <FormField control={control} name="facts.littleWidthM" kind="number" label="Width then" unit="m" />
+          <FormField control={control} name="facts.littleLengthM" kind="number" label={t`Length then`} unit="m" />
+          <FormField control={control} name="facts.littleWidthM" kind="number" label={t`Width then`} unit="m" />
         </>
       )}
       <One
         control={control}
         name="adult"
-        label="Who has to be there"
+        label={t`Who has to be there`}
         options={['none', 'at-hand', 'hands-on'] as const}
         words={(one) => adultWords[one]}
         isAsked
@@ -125,7 +139,7 @@ export function FactsFields({ control, library, programmes }: Props) {
       <One
         control={control}
         name="homeTask"
-        label="Alone at home"
+        label={t`Alone at home`}
         options={['yes', 'with-adult', 'no'] as const}
         words={(one) => homeWords[one]}
         isAsked
@@ -133,42 +147,46 @@ export function FactsFields({ control, library, programmes }: Props) {
       <One
         control={control}
         name="quiet"
-        label="Noise"
+        label={t`Noise`}
         options={['quiet', 'some-noise', 'loud'] as const}
         words={(one) => quietWords[one]}
       />
-      <Several control={control} name="equipment" label="Things" options={things} words={(one) => one} isFree />
-      <YesNo control={control} name="wall" label="A wall" />
-      <YesNo control={control} name="partner" label="A partner" />
+      <Several control={control} name="equipment" label={t`Things`} options={things} words={(one) => one} isFree />
+      <YesNo control={control} name="wall" label={t`A wall`} />
+      <YesNo control={control} name="partner" label={t`A partner`} />
 
-      <Heading>How it is learned</Heading>
-      <Several control={control} name="prerequisites" label="Comes before it" options={slugs} words={nameOf} />
-      <Several control={control} name="leadsTo" label="Leads to" options={slugs} words={nameOf} />
-      <One control={control} name="instead" label="Instead, for whom it is not" options={slugs} words={nameOf} empty="nothing" />
+      <Heading>
+        <Trans>How it is learned</Trans>
+      </Heading>
+      <Several control={control} name="prerequisites" label={t`Comes before it`} options={slugs} words={nameOf} />
+      <Several control={control} name="leadsTo" label={t`Leads to`} options={slugs} words={nameOf} />
+      <One control={control} name="instead" label={t`Instead, for whom it is not`} options={slugs} words={nameOf} empty={t`nothing`} />
       <span />
-      <FormField control={control} name="facts.termText" label="Term" placeholder="mae geri" />
-      <FormField control={control} name="facts.termSayIt" label="Said" placeholder="my GEH-ree" />
-      <FormField control={control} name="facts.termLanguage" label="Language" placeholder="ja" />
-      <FormField control={control} name="facts.termMeaning" label="Means" placeholder="front kick" />
+      <FormField control={control} name="facts.termText" label={t`Term`} placeholder={t`mae geri`} />
+      <FormField control={control} name="facts.termSayIt" label={t`Said`} placeholder={t`my GEH-ree`} />
+      <FormField control={control} name="facts.termLanguage" label={t`Language`} placeholder={t`ja`} />
+      <FormField control={control} name="facts.termMeaning" label={t`Means`} placeholder={t`front kick`} />
 
-      <Heading>How it looks</Heading>
+      <Heading>
+        <Trans>How it looks</Trans>
+      </Heading>
       <Box sx={{ display: 'grid', gap: 1.75 }}>
-        <Several control={control} name="figure" label="Poses, one to four, in their order" options={poseNames} words={plain} />
+        <Several control={control} name="figure" label={t`Poses, one to four, in their order`} options={poseNames} words={plain} />
         <One
           control={control}
           name="facing"
-          label="Seen from"
+          label={t`Seen from`}
           options={['front', 'side', 'back'] as const}
           words={plain}
-          empty="it does not matter"
+          empty={t`it does not matter`}
         />
         <One
           control={control}
           name="framing"
-          label="In the picture"
+          label={t`In the picture`}
           options={framings}
           words={(one) => framingWords[one]}
-          empty="it does not matter"
+          empty={t`it does not matter`}
         />
       </Box>
       <Box
@@ -178,7 +196,7 @@ export function FactsFields({ control, library, programmes }: Props) {
           movement={{
             figure: figure,
             view: { facing: facing === '' ? 'front' : facing, framing: 'standing' },
-            plainMeaning: 'The figure as chosen',
+            plainMeaning: t`The figure as chosen`,
           }}
           size={190}
           isDecoration={false}
@@ -222,7 +240,7 @@ function One<Value extends string>({
     <FormField control={control} name={`facts.${name}`} label={label} select slotProps={{ select: { displayEmpty: true } }}>
       {(empty !== undefined || isAsked) && (
         <MenuItem value="" disabled={isAsked}>
-          {empty ?? 'choose'}
+          {empty ?? t`choose`}
         </MenuItem>
       )}
       {options.map((option) => (

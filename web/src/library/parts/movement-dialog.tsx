@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import type { MovementResponse } from '@leiter/contract';
@@ -57,47 +58,47 @@ export function MovementDialog({
   const { control, formState } = form;
   return (
     <FormDialog
-      title={isNew ? 'A new movement' : isCopy ? `A new movement from ${movement.name}` : `Change ${movement.name}`}
-      action={isCopy || isNew ? 'Add the movement' : 'Save the changes'}
+      title={isNew ? t`A new movement` : isCopy ? t`A new movement from ${movement.name}` : t`Change ${movement.name}`}
+      action={isCopy || isNew ? t`Add the movement` : t`Save the changes`}
       width="md"
       columns={2}
       state={formState}
       onSubmit={submit}
       onClose={onClose}
     >
-      <FormField control={control} name="name" label="Name" autoFocus />
-      <FormField control={control} name="picture" label="A picture in words" />
+      <FormField control={control} name="name" label={t`Name`} autoFocus />
+      <FormField control={control} name="picture" label={t`A picture in words`} />
       <Box sx={{ gridColumn: '1 / -1' }}>
-        <FormField control={control} name="plainMeaning" label="What it is, for a child" />
+        <FormField control={control} name="plainMeaning" label={t`What it is, for a child`} />
       </Box>
-      <FormField control={control} name="effort" kind="number" label="Effort" select>
+      <FormField control={control} name="effort" kind="number" label={t`Effort`} select>
         {efforts.map((effort) => (
           <MenuItem key={effort} value={effort}>
             {effortWord(effort)}
           </MenuItem>
         ))}
       </FormField>
-      <FormField control={control} name="leastAge" kind="number" label="From how many years" />
+      <FormField control={control} name="leastAge" kind="number" label={t`From how many years`} />
       <Box sx={{ gridColumn: '1 / -1', display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 1.75 }}>
         {ageBands.map((band) => (
           <FormField
             key={band}
             control={control}
             name={`dose.${doseField(band)}` as Path<MovementForm>}
-            label={`Dose, ${band} years`}
-            helperText="3x8, 2x20s, 4 min, 8x8 @ 96"
+            label={t`Dose, ${band} years`}
+            helperText={t`3x8, 2x20s, 4 min, 8x8 @ 96`}
           />
         ))}
         {tierNames.map((name) => (
-          <FormField key={name} control={control} name={`tiers.${name}`} label={`Version: ${name}`} multiline minRows={2} />
+          <FormField key={name} control={control} name={`tiers.${name}`} label={t`Version: ${name}`} multiline minRows={2} />
         ))}
       </Box>
-      <Lines control={control} name="cues" label="Cues, one a line" />
-      <Lines control={control} name="cautions" label="Cautions, one a line" />
-      <Lines control={control} name="stages" label="Stages, easiest first" hint="name: what one must see" />
-      <Lines control={control} name="faults" label="Faults" hint="name > what mends it; ! before it: stop and mend" />
+      <Lines control={control} name="cues" label={t`Cues, one a line`} />
+      <Lines control={control} name="cautions" label={t`Cautions, one a line`} />
+      <Lines control={control} name="stages" label={t`Stages, easiest first`} hint={t`name: what one must see`} />
+      <Lines control={control} name="faults" label={t`Faults`} hint={t`name > what mends it; ! before it: stop and mend`} />
       <Box sx={{ gridColumn: '1 / -1' }}>
-        <FormField control={control} name="support" label="How an adult helps" multiline minRows={2} />
+        <FormField control={control} name="support" label={t`How an adult helps`} multiline minRows={2} />
       </Box>
       <FactsFields
         control={control}

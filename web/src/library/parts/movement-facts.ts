@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import {
   hazards,
   hazardWord,
@@ -63,7 +64,7 @@ export interface FactsForm {
   readonly figure: readonly string[];
 }
 
-export const loadAmounts = ['a little', 'some', 'much'] as const;
+export const loadAmounts = [t`a little`, 'some', 'much'] as const;
 /** Every region with each amount, as a choice. */
 export const loadChoices: readonly string[] = regions.flatMap((region) =>
   loadAmounts.map((_words, index) => `${region} ${String(index + 1)}`),
@@ -175,17 +176,17 @@ interface Fault {
 export function withFacts(before: Movement, facts: FactsForm): { readonly movement: Movement; readonly faults: readonly Fault[] } {
   const faults: Fault[] = [];
   const asked = (isSaid: boolean, field: keyof FactsForm, message: string): void => {
-    if (!isSaid) faults.push({ field: `facts.${field}`, message });
+    if (!isSaid) faults.push({ field: t`facts.${field}`, message });
   };
-  asked(facts.surface !== '', 'surface', 'On which floors may it be done?');
-  asked(facts.surface !== 'some' || facts.surfaces.length > 0, 'surfaces', 'Choose the floors.');
-  asked(facts.lengthM !== '', 'lengthM', 'How long is the floor it needs?');
-  asked(facts.widthM !== '', 'widthM', 'How wide is it?');
-  asked(facts.headroomM !== '', 'headroomM', 'How high must the room be?');
-  asked(facts.adult !== '', 'adult', 'Does an adult have to be there?');
-  asked(facts.homeTask !== '', 'homeTask', 'May a child do it alone at home?');
-  asked(facts.sections.length > 0, 'sections', 'In which part of a class is it done?');
-  asked(facts.littleRoom === '' || (facts.littleLengthM !== '' && facts.littleWidthM !== ''), 'littleLengthM', 'How much floor is that?');
+  asked(facts.surface !== '', 'surface', t`On which floors may it be done?`);
+  asked(facts.surface !== 'some' || facts.surfaces.length > 0, 'surfaces', t`Choose the floors.`);
+  asked(facts.lengthM !== '', 'lengthM', t`How long is the floor it needs?`);
+  asked(facts.widthM !== '', 'widthM', t`How wide is it?`);
+  asked(facts.headroomM !== '', 'headroomM', t`How high must the room be?`);
+  asked(facts.adult !== '', 'adult', t`Does an adult have to be there?`);
+  asked(facts.homeTask !== '', 'homeTask', t`May a child do it alone at home?`);
+  asked(facts.sections.length > 0, 'sections', t`In which part of a class is it done?`);
+  asked(facts.littleRoom === '' || (facts.littleLengthM !== '' && facts.littleWidthM !== ''), 'littleLengthM', t`How much floor is that?`);
   const known = new Map(before.prerequisites.map((one) => [one.movement, one]));
   const prerequisites: readonly Prerequisite[] = facts.prerequisites.map((slug) => known.get(slug) ?? { movement: slug, mark: 'alone' });
   const { inLittleRoom: _before, ...needs } = before.needs;

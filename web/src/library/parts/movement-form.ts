@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { factsOf, withFacts, type FactsForm } from './movement-facts';
 import { ageBands, readDose, slugOf, tierNames, writeDose, type AgeBand, type Effort, type Movement, type TierName } from '@leiter/core';
 
@@ -60,25 +61,26 @@ export function movementFrom(before: Movement, form: MovementForm): { readonly m
   const { movement: based, faults: unsaid } = withFacts(before, form.facts);
   const faults: FormFault[] = [...unsaid];
   if (!Number.isFinite(form.leastAge) || form.leastAge <= 0)
-    faults.push({ field: 'leastAge', message: 'From how many years on may it be done?' });
+    faults.push({ field: 'leastAge', message: t`From how many years on may it be done?` });
   const stages = linesOf(form.stages).flatMap((line) => {
     const cut = line.indexOf(':');
     if (cut > 0) return [{ name: line.slice(0, cut).trim(), see: line.slice(cut + 1).trim() }];
-    faults.push({ field: 'stages', message: `A stage is written “name: what one must see”. This is not: ${line}` });
+    faults.push({ field: 'stages', message: t`A stage is written “name: what one must see”. This is not: ${line}` });
     return [];
   });
   const named = linesOf(form.faults).flatMap((line) => {
     const stops = line.startsWith('!');
     const [name = '', fix] = line.replace(/^!\s*/, '').split('>');
     if (fix !== undefined && name.trim() !== '' && fix.trim() !== '') return [{ name: name.trim(), fix: fix.trim(), stops }];
-    faults.push({ field: 'faults', message: `A fault is written “name > what mends it”. This is not: ${line}` });
+    faults.push({ field: 'faults', message: t`A fault is written “name > what mends it”. This is not: ${line}` });
     return [];
   });
   const doses = ageBands.map((band) => {
     const text = form.dose[doseField(band)]?.trim() ?? '';
     if (text === '') return [band, null] as const;
     const dose = readDose(text, before.dose[band] ?? before.dose['7-9']);
-    if (!dose) faults.push({ field: `dose.${doseField(band)}`, message: 'Write 3x8, 2x20s, 4 min or 8x8 @ 96; empty: not for this age.' });
+    if (!dose)
+      faults.push({ field: t`dose.${doseField(band)}`, message: t`Write 3x8, 2x20s, 4 min or 8x8 @ 96; empty: not for this age.` });
     return [band, dose] as const;
   });
   const tiers = Object.fromEntries(

@@ -1,3 +1,5 @@
+import { Trans } from '@lingui/react/macro';
+import { t } from '@lingui/core/macro';
 import Box from '@mui/material/Box';
 import { effortWord, type Movement } from '@leiter/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
@@ -47,7 +49,7 @@ export function MovementGrid({ movements, look }: { readonly movements: readonly
     <Box
       ref={frame}
       component="section"
-      aria-label="Movements"
+      aria-label={t`Movements`}
       tabIndex={0}
       sx={{ flex: 1, minWidth: 0, overflowY: 'auto', px: 2.25, py: 1.5, '&:focus-visible': { outlineOffset: '-3px' } }}
     >
@@ -128,7 +130,9 @@ function WordCard({ movement }: { readonly movement: Movement }) {
           {movement.plainMeaning}
         </div>
         <div style={{ fontSize: 12.5, color: palette.soft }}>
-          {kindWords[movement.kind]} · {effortWord(movement.effort)} · from {movement.leastAge} years
+          <Trans>
+            {kindWords[movement.kind]} · {effortWord(movement.effort)} · from {movement.leastAge} years
+          </Trans>
         </div>
       </div>
     </div>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -33,8 +35,8 @@ export function OwnCue({ movement }: { readonly movement: MovementResponse }) {
       <Box sx={{ display: 'flex', gap: 1 }}>
         <TextField
           fullWidth
-          label="What we say ourselves"
-          placeholder="said first, in Teach as well"
+          label={t`What we say ourselves`}
+          placeholder={t`said first, in Teach as well`}
           value={typed}
           onChange={(event) => {
             setTyped(event.target.value);
@@ -43,7 +45,7 @@ export function OwnCue({ movement }: { readonly movement: MovementResponse }) {
         />
         {isNew && (
           <Button type="submit" variant="outlined">
-            Keep
+            <Trans>Keep</Trans>
           </Button>
         )}
       </Box>

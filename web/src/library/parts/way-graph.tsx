@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import '@xyflow/react/dist/style.css';
 import Box from '@mui/material/Box';
 import type { Library, Movement } from '@leiter/core';
@@ -97,7 +98,12 @@ export function WayGraph({ movement, library }: { readonly movement: Movement; r
       isWanted = false;
     };
   }, [movement, library]);
-  if (!drawn) return <Box sx={{ height: 320, color: palette.soft }}>Drawing the way …</Box>;
+  if (!drawn)
+    return (
+      <Box sx={{ height: 320, color: palette.soft }}>
+        <Trans>Drawing the way …</Trans>
+      </Box>
+    );
   const lowest = Math.max(...drawn.nodes.map(({ position }) => position.y)) + nodeSize.height;
   return (
     <Box sx={{ height: Math.min(430, Math.max(150, lowest + 60)), border: `1px solid ${palette.line}`, borderRadius: '6px' }}>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useDraggable } from '@dnd-kit/core';
 import Box from '@mui/material/Box';
 import InputBase from '@mui/material/InputBase';
@@ -64,29 +66,29 @@ export const LibraryDrawer = memo(function LibraryDrawer({ movements, programme,
     event.stopPropagation();
   };
   const options: readonly (readonly [Filter, string])[] = [
-    ...(section ? ([['section', `For ${sectionWords[section].toLowerCase()}`]] as const) : []),
-    ['standing', 'Standing'],
-    ['floor', 'On the floor'],
-    ['needs-nothing', 'Needs nothing'],
+    ...(section ? ([['section', t`For ${sectionWords[section].toLowerCase()}`]] as const) : []),
+    ['standing', t`Standing`],
+    ['floor', t`On the floor`],
+    ['needs-nothing', t`Needs nothing`],
   ];
   return (
     <Box
       component="section"
-      aria-label="Library"
+      aria-label={t`Library`}
       sx={{ width: 216, flexShrink: 0, borderRight: `1px solid ${palette.line}`, display: 'flex', flexDirection: 'column', minHeight: 0 }}
     >
       <Box sx={{ p: 1.5, pb: 1 }}>
         <InputBase
           inputRef={input}
           value={text}
-          placeholder="Find a movement"
+          placeholder={t`Find a movement`}
           onChange={(event) => {
             setText(event.target.value);
             setActive(0);
           }}
           onKeyDown={onKeyDown}
           inputProps={{
-            'aria-label': 'Find a movement',
+            'aria-label': t`Find a movement`,
             role: 'combobox',
             'aria-expanded': true,
             'aria-controls': 'found-movements',
@@ -126,7 +128,7 @@ export const LibraryDrawer = memo(function LibraryDrawer({ movements, programme,
       <Box
         id="found-movements"
         role="listbox"
-        aria-label="Movements found"
+        aria-label={t`Movements found`}
         tabIndex={0}
         sx={{ overflowY: 'auto', flex: 1, px: 1.5, pb: 1, '&:focus-visible': { outlineOffset: '-3px' } }}
       >
@@ -134,10 +136,14 @@ export const LibraryDrawer = memo(function LibraryDrawer({ movements, programme,
           <Card key={movement.slug} movement={movement} isActive={index === marked && text !== ''} onAdd={onAdd} />
         ))}
         {found.length > mostShown && (
-          <Box sx={{ py: 1.5, color: palette.soft, fontSize: 14 }}>{found.length - mostShown} more: type, or choose a filter.</Box>
+          <Box sx={{ py: 1.5, color: palette.soft, fontSize: 14 }}>
+            <Trans>{found.length - mostShown} more: type, or choose a filter.</Trans>
+          </Box>
         )}
         {found.length === 0 && (
-          <Box sx={{ py: 2, color: palette.soft, fontSize: 14 }}>Nothing like this. Take away a filter or type less.</Box>
+          <Box sx={{ py: 2, color: palette.soft, fontSize: 14 }}>
+            <Trans>Nothing like this. Take away a filter or type less.</Trans>
+          </Box>
         )}
       </Box>
     </Box>
@@ -168,7 +174,7 @@ const Card = memo(function Card({ movement, isActive, onAdd }: CardProps) {
       id={`found-${movement.slug}`}
       role="option"
       aria-selected={isActive}
-      title="Click to add it, or drag it to its place"
+      title={t`Click to add it, or drag it to its place`}
       onClick={() => {
         onAdd(movement);
       }}
@@ -197,6 +203,6 @@ const Card = memo(function Card({ movement, isActive, onAdd }: CardProps) {
 function aboutOf(movement: Movement): string {
   const [prepared] = movement.prepares;
   const heavy = movement.loads.find(({ amount }) => amount >= 2);
-  if (heavy) return `${kindWords[movement.kind]} · loads ${regionWord(heavy.region)}`;
-  return prepared ? `${kindWords[movement.kind]} · readies ${regionWord(prepared)}` : kindWords[movement.kind];
+  if (heavy) return t`${kindWords[movement.kind]} · loads ${regionWord(heavy.region)}`;
+  return prepared ? t`${kindWords[movement.kind]} · readies ${regionWord(prepared)}` : kindWords[movement.kind];
 }

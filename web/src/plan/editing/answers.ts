@@ -1,3 +1,4 @@
+import { plural, t } from '@lingui/core/macro';
 import {
   clockText,
   firstRounds,
@@ -12,7 +13,7 @@ import {
   type ItemTotal,
   type Library,
 } from '@leiter/core';
-import { plural, sectionWords, wayWords } from '../../shared/words';
+import { sectionWords, wayWords } from '../../shared/words';
 
 export const answers = ['takes', 'starts', 'versions', 'findings', 'section'] as const;
 /** What a figure of the ladder can be asked for, and of which item or section. */
@@ -54,7 +55,7 @@ export function answerWords({ what, id }: Asked, of: Of): string | null {
     }
     case 'starts': {
       const before = firstRounds(of.evaluation.timeline.items).find(({ item }) => item.id === id);
-      return before ? `${before.movement.name} begins ${clockText(before.startSecond)} after the class.` : null;
+      return before ? t`${before.movement.name} begins ${clockText(before.startSecond)} after the class.` : null;
     }
     case 'versions':
       return whoDoesWhat(id, of) || null;
@@ -73,7 +74,7 @@ export function answerWords({ what, id }: Asked, of: Of): string | null {
       const own = sectionSeconds(of.plan, of.evaluation.timeline).find(({ section }) => section.id === id);
       if (!own) return null;
       const share = of.evaluation.timeline.totalSeconds > 0 ? own.seconds / of.evaluation.timeline.totalSeconds : 0;
-      return `${sectionWords[own.section.kind]} takes ${clockText(own.seconds)}: ${String(Math.round(share * 100))} % of the class, ${plural(own.section.items.length, 'item', 'items')}.`;
+      return t`${sectionWords[own.section.kind]} takes ${clockText(own.seconds)}: ${Math.round(share * 100)} % of the class, ${plural(own.section.items.length, { one: '# item', other: '# items' })}.`;
     }
   }
 }
@@ -81,21 +82,18 @@ export function answerWords({ what, id }: Asked, of: Of): string | null {
 /** `Handstand takes 1:40: explaining 0:24 (teach, new), doing it 1:00 …`. */
 function takesWords({ first, parts, seconds }: ItemTotal, context: EvaluationContext): string {
   const { item, movement, way, familiarity, rounds } = first;
-  const explained = item.explainSeconds === undefined ? `${wayWords[way]}, ${familiarity}` : 'as you wrote';
+  const explained = item.explainSeconds === undefined ? `${wayWords[way]}, ${familiarity}` : t`as you wrote`;
   const age = context.settings.ageFactors.find(({ belowYears }) => meanAge(context.agesYears) < belowYears)?.factor ?? 1;
   const isBound = item.dose.kind === 'timed' || item.dose.kind === 'counts';
   const rows: readonly (readonly [string, number])[] = [
-    [`explaining (${explained})`, parts.explain],
-    [rounds > 1 ? 'going there, and rest between rounds' : 'going there', parts.goTo],
-    ['setting up', parts.setUp],
-    [
-      `doing it${first.sides === 'both' ? ' on both sides' : ''}${age === 1 || isBound ? '' : ` (× ${String(age)} at this age)`}`,
-      parts.work,
-    ],
-    ['changing sides', parts.sideChange],
+    [t`explaining (${explained})`, parts.explain],
+    [rounds > 1 ? t`going there, and rest between rounds` : t`going there`, parts.goTo],
+    [t`setting up`, parts.setUp],
+    [t`doing it${first.sides === 'both' ? t` on both sides` : ''}${age === 1 || isBound ? '' : t` (× ${age} at this age)`}`, parts.work],
+    [t`changing sides`, parts.sideChange],
   ];
   const told = rows.filter(([, part]) => Math.round(part) > 0).map(([label, part]) => `${label} ${clockText(part)}`);
-  return `${movement.name} takes ${clockText(seconds)}: ${told.join(', ')}.`;
+  return t`${movement.name} takes ${clockText(seconds)}: ${told.join(', ')}.`;
 }
 
 /** So many names are read; the rest is counted. */
@@ -111,7 +109,7 @@ function whoDoesWhat(id: string, { evaluation, library, context, names }: Of): s
   return [...groups]
     .map(([words, own]) => {
       const more = own.length - mostNames;
-      return `${own.slice(0, mostNames).join(', ')}${more > 0 ? ` and ${String(more)} more` : ''} – ${words}`;
+      return `${own.slice(0, mostNames).join(', ')}${more > 0 ? t` and ${more} more` : ''} – ${words}`;
     })
     .join(' · ');
 }

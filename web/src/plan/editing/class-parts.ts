@@ -1,3 +1,4 @@
+import { plural, t } from '@lingui/core/macro';
 import {
   changesLevel,
   clockText,
@@ -17,17 +18,17 @@ import {
   type TimeParts,
   type Timeline,
 } from '@leiter/core';
-import { kindWords, plural } from '../../shared/words';
+import { kindWords } from '../../shared/words';
 
 /** A name and what of a figure belongs to it. */
 export type Part = readonly [string, string];
 
 const partWords: readonly (readonly [keyof TimeParts, string])[] = [
-  ['work', 'Doing it'],
-  ['explain', 'Explaining'],
-  ['goTo', 'Going from one to the next'],
-  ['setUp', 'Setting up'],
-  ['sideChange', 'Changing sides'],
+  ['work', t`Doing it`],
+  ['explain', t`Explaining`],
+  ['goTo', t`Going from one to the next`],
+  ['setUp', t`Setting up`],
+  ['sideChange', t`Changing sides`],
 ];
 
 /** What the length of a class is made of, in the order of model.md's parts, the largest being the work. */
@@ -52,8 +53,8 @@ export function sectionParts(plan: ClassPlan, { items }: Timeline, sectionId: st
 export function movingParts(timeline: Timeline): readonly Part[] {
   const moving = timeline.movingShare * timeline.totalSeconds;
   return [
-    ['Bodies move', clockText(moving)],
-    ['Listening, changing, resting', clockText(timeline.totalSeconds - moving)],
+    [t`Bodies move`, clockText(moving)],
+    [t`Listening, changing, resting`, clockText(timeline.totalSeconds - moving)],
   ];
 }
 
@@ -79,10 +80,11 @@ export function styleTotals(plan: ClassPlan, library: Library, context: Evaluati
 
 /** By what the instructor differs from what is reckoned, and what that rests on. */
 export function paceParts({ explain, work }: LearnedPace): readonly Part[] {
-  const restsOn = ({ items, classes }: Learned): string => `${plural(items, 'item', 'items')} in ${plural(classes, 'class', 'classes')}`;
+  const restsOn = ({ items, classes }: Learned): string =>
+    t`${plural(items, { one: '# item', other: '# items' })} in ${plural(classes, { one: '# class', other: '# classes' })}`;
   const factor = (of: Learned): string => `×\u00a0${of.factor.toFixed(2)}`;
   return [
-    ...explain.map((one): Part => [`Explaining, ${one.way}, ${kindWords[one.kind]}: ${restsOn(one)}`, factor(one)]),
-    ...(work.items > 0 ? [[`Work: ${restsOn(work)}`, factor(work)] as const] : []),
+    ...explain.map((one): Part => [t`Explaining, ${one.way}, ${kindWords[one.kind]}: ${restsOn(one)}`, factor(one)]),
+    ...(work.items > 0 ? [[t`Work: ${restsOn(work)}`, factor(work)] as const] : []),
   ];
 }

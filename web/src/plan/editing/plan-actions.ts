@@ -1,10 +1,11 @@
+import { t } from '@lingui/core/macro';
 import type { ClassResponse } from '@leiter/contract';
 import type { CalmerOrder, ClassPlan, Movement, Place } from '@leiter/core';
 
 /** What “Calmer order” did, in a sentence. */
 export function calmedWords({ edits, before, after }: CalmerOrder): string {
-  if (edits.length === 0) return 'It is as calm as it can be without breaking a preparation.';
-  return `Standing ↔ floor ${String(before.levelChanges)} → ${String(after.levelChanges)}. Ctrl Z takes it back.`;
+  if (edits.length === 0) return t`It is as calm as it can be without breaking a preparation.`;
+  return t`Standing ↔ floor ${before.levelChanges} → ${after.levelChanges}. Ctrl Z takes it back.`;
 }
 
 /** What is added goes after the item chosen, to the section chosen, or to the first section that it fits. */
@@ -34,7 +35,7 @@ export function placeToWrite(plan: ClassPlan, chosen: string | null, section: st
 export function filesOf({ id, groupName, day }: ClassResponse) {
   const name = `${groupName} ${day}`;
   return [
-    { label: 'On paper (PDF)', href: `/api/classes/${id}/plan/paper`, name: `${name}.pdf` },
-    { label: 'As a plan file', href: `/api/classes/${id}/plan/export`, name: `${name}.json` },
+    { label: t`On paper (PDF)`, href: `/api/classes/${id}/plan/paper`, name: t`${name}.pdf` },
+    { label: t`As a plan file`, href: `/api/classes/${id}/plan/export`, name: t`${name}.json` },
   ];
 }

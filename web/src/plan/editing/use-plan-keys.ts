@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { ClassPlan, Library, PlanEdit } from '@leiter/core';
 import type { RefObject } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
@@ -6,22 +7,22 @@ import { isBehindDialog } from '../../shared/page-keys';
 import { editOfKey, neighbourOf, type PlanKey } from './plan-keys';
 
 export const planKeysHelp: readonly (readonly [string, string])[] = [
-  ['/', 'find a movement; Enter adds it'],
-  ['N', 'write the next item here: a name, and a dose if you like'],
-  ['↑ ↓', 'choose an item'],
-  ['Alt ↑ ↓', 'move it up or down'],
-  ['+ −', 'more, less'],
+  ['/', t`find a movement; Enter adds it`],
+  ['N', t`write the next item here: a name, and a dose if you like`],
+  ['↑ ↓', t`choose an item`],
+  [t`Alt ↑ ↓`, t`move it up or down`],
+  ['+ −', t`more, less`],
   ['S', 'sides'],
-  ['T', 'versions in use'],
-  ['W', 'how it is taught: flow, follow, teach, watch, as usual'],
+  ['T', t`versions in use`],
+  ['W', t`how it is taught: flow, follow, teach, watch, as usual`],
   ['D', 'double'],
-  ['C', 'a circuit with the next item; again: take in one more'],
-  ['Shift C', 'take the circuit apart'],
-  ['Del', 'remove'],
-  ['Ctrl Z', 'undo'],
-  ['Ctrl Shift Z', 'do again'],
-  ['Enter', 'to the item’s details'],
-  ['Esc', 'choose nothing, show the class'],
+  ['C', t`a circuit with the next item; again: take in one more`],
+  ['Shift C', t`take the circuit apart`],
+  [t`Del`, 'remove'],
+  [t`Ctrl Z`, 'undo'],
+  [t`Ctrl Shift Z`, t`do again`],
+  ['Enter', t`to the item’s details`],
+  [t`Esc`, t`choose nothing, show the class`],
 ];
 
 interface KeyContext {

@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -18,7 +20,6 @@ import {
 } from '@leiter/core';
 import { memo, useState } from 'react';
 import { palette } from '../../shared/palette';
-import { plural } from '../../shared/words';
 import { TextButton } from '../../shared/text-button';
 import { keyOf, useTriedMends, type Reckoned } from './use-tried-mends';
 
@@ -32,10 +33,10 @@ interface Props {
 }
 
 const aboutWords: Readonly<Record<About, string>> = {
-  bodies: 'Bodies',
-  time: 'Time and attention',
-  children: 'Children and homes',
-  order: 'Order',
+  bodies: t`Bodies`,
+  time: t`Time and attention`,
+  children: t`Children and homes`,
+  order: t`Order`,
 };
 
 /** By what they are about, each group worst first, the group with the worst first. */
@@ -47,23 +48,31 @@ function grouped(findings: readonly Finding[]): readonly { readonly about: About
     .sort((a, b) => worst(a.own) - worst(b.own));
 }
 
+const openWords: Readonly<Record<Finding['severity'], (count: number) => string>> = {
+  stop: (count) => plural(count, { one: '# stop', other: '# stops' }),
+  caution: (count) => plural(count, { one: '# caution', other: '# cautions' }),
+  hint: (count) => plural(count, { one: '# hint', other: '# hints' }),
+};
+
 /** How many are open of each kind. */
 function OpenCounts({ findings }: { readonly findings: readonly Finding[] }) {
   const counts = severities.flatMap((severity) => {
     const count = findings.filter((finding) => finding.severity === severity).length;
-    return count === 0 ? [] : [plural(count, severity, `${severity}s`)];
+    return count === 0 ? [] : [openWords[severity](count)];
   });
   return (
     <Typography variant="body2" sx={{ color: palette.soft, mt: -0.75, mb: 1 }}>
-      {findings.length} open: {counts.join(', ')}
+      <Trans>
+        {findings.length} open: {counts.join(', ')}
+      </Trans>
     </Typography>
   );
 }
 
 const looks = {
-  stop: { edge: palette.stop, style: 'solid', paper: palette.stopPaper, word: 'Stop' },
-  caution: { edge: palette.caution, style: 'double', paper: palette.cautionPaper, word: 'Caution' },
-  hint: { edge: '#8A8371', style: 'dotted', paper: '#FFFFFF', word: 'Hint' },
+  stop: { edge: palette.stop, style: 'solid', paper: palette.stopPaper, word: t`Stop` },
+  caution: { edge: palette.caution, style: 'double', paper: palette.cautionPaper, word: t`Caution` },
+  hint: { edge: '#8A8371', style: 'dotted', paper: '#FFFFFF', word: t`Hint` },
 } as const;
 
 /** What the checks say, worst first; a mend is one click and one undo. What is looked at and stands goes below, with its reason. */
@@ -75,17 +84,21 @@ export const FindingsList = memo(function FindingsList({ reckoned, library, cont
   return (
     <Box sx={{ mb: 2.5 }}>
       <Typography variant="h2" sx={{ mb: 1 }}>
-        Before you teach this
+        <Trans>Before you teach this</Trans>
       </Typography>
       {open.length > 0 && <OpenCounts findings={open} />}
-      {open.length === 0 && <Typography variant="body2">Nothing to mend. The usual cautions are kept.</Typography>}
-      <Box role="group" aria-label="Findings">
+      {open.length === 0 && (
+        <Typography variant="body2">
+          <Trans>Nothing to mend. The usual cautions are kept.</Trans>
+        </Typography>
+      )}
+      <Box role="group" aria-label={t`Findings`}>
         {grouped(open).map(({ about, own }) => (
           <Box key={about} component="section" aria-label={aboutWords[about]}>
             <Typography variant="h3" sx={{ mt: 1, mb: 0.5 }}>
               {aboutWords[about]}
             </Typography>
-            <Box component="ul" aria-label={`Findings: ${aboutWords[about]}`} sx={{ listStyle: 'none', m: 0, p: 0 }}>
+            <Box component="ul" aria-label={t`Findings: ${aboutWords[about]}`} sx={{ listStyle: 'none', m: 0, p: 0 }}>
               {own.map((finding) => {
                 const held = tried.get(keyOf(finding)) ?? null;
                 return (
@@ -104,14 +117,16 @@ export const FindingsList = memo(function FindingsList({ reckoned, library, cont
         ))}
       </Box>
       {accepted.length > 0 && (
-        <Box component="ul" aria-label="Looked at" sx={{ listStyle: 'none', m: 0, p: 0, fontSize: 13.5 }}>
+        <Box component="ul" aria-label={t`Looked at`} sx={{ listStyle: 'none', m: 0, p: 0, fontSize: 13.5 }}>
           {accepted.map((finding) => (
             <Box component="li" key={keyOf(finding)} sx={{ borderTop: `1px solid ${palette.line}`, py: 0.5 }}>
               <Box component="span" sx={{ color: palette.soft }}>
-                {wordsOf(finding, evaluation.timeline, library).title} – stands: {finding.acceptedBecause}{' '}
+                <Trans>
+                  {wordsOf(finding, evaluation.timeline, library).title} – stands: {finding.acceptedBecause}{' '}
+                </Trans>
               </Box>
               <TextButton
-                label="Open again"
+                label={t`Open again`}
                 onClick={() => {
                   onEdit([{ kind: 'open-again', check: finding.check, itemIds: finding.itemIds }]);
                 }}
@@ -121,7 +136,7 @@ export const FindingsList = memo(function FindingsList({ reckoned, library, cont
         </Box>
       )}
       <Typography variant="caption" component="p" sx={{ mt: 1 }}>
-        Usual cautions only. Your governing body’s rules, your training and medical advice come first.
+        <Trans>Usual cautions only. Your governing body’s rules, your training and medical advice come first.</Trans>
       </Typography>
     </Box>
   );
@@ -177,7 +192,7 @@ const OpenFinding = memo(function OpenFinding({ finding, words, tried, onEdit, o
         )}
         {first !== undefined && (
           <TextButton
-            label="Show it"
+            label={t`Show it`}
             onClick={() => {
               onChoose(first);
             }}
@@ -185,7 +200,7 @@ const OpenFinding = memo(function OpenFinding({ finding, words, tried, onEdit, o
         )}
         {reason === null && (
           <TextButton
-            label="Let it stand"
+            label={t`Let it stand`}
             onClick={() => {
               setReason('');
             }}
@@ -205,7 +220,7 @@ const OpenFinding = memo(function OpenFinding({ finding, words, tried, onEdit, o
           <TextField
             autoFocus
             fullWidth
-            label="Why it stands"
+            label={t`Why it stands`}
             value={reason}
             onChange={(event) => {
               setReason(event.target.value);
@@ -213,7 +228,7 @@ const OpenFinding = memo(function OpenFinding({ finding, words, tried, onEdit, o
             slotProps={{ htmlInput: { maxLength: 300 } }}
           />
           <Button type="submit" variant="outlined" disabled={reason.trim() === ''} sx={{ px: 1 }}>
-            Keep
+            <Trans>Keep</Trans>
           </Button>
         </Box>
       )}

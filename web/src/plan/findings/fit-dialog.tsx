@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
@@ -19,7 +21,6 @@ import {
   type PlanEdit,
 } from '@leiter/core';
 import { useMemo, useState } from 'react';
-import { plural } from '../../shared/words';
 import { palette } from '../../shared/palette';
 
 interface Props {
@@ -37,30 +38,36 @@ export function FitDialog({ plan, library, context, onTake, onClose }: Props) {
   const taken = fit.steps.filter(({ item }) => !left.has(item));
   const saved = taken.reduce((sum, { savesSeconds }) => sum + savesSeconds, 0);
   const titles = {
-    fits: 'It ends on time',
-    shorten: 'To end on time',
-    lengthen: 'There is time left',
-    cannot: 'It cannot end on time like this',
+    fits: t`It ends on time`,
+    shorten: t`To end on time`,
+    lengthen: t`There is time left`,
+    cannot: t`It cannot end on time like this`,
   } as const;
   return (
     <Dialog open onClose={onClose} aria-labelledby="fit-title" maxWidth="sm" fullWidth>
       <DialogTitle id="fit-title">{titles[fit.kind]}</DialogTitle>
       <DialogContent>
-        {fit.kind === 'fits' && <Typography>Nothing to trim, and nothing that more time would help.</Typography>}
+        {fit.kind === 'fits' && (
+          <Typography>
+            <Trans>Nothing to trim, and nothing that more time would help.</Trans>
+          </Typography>
+        )}
         {fit.kind === 'cannot' && (
           <Typography>
-            Even with every dose halved and what may be left out left out, it runs over. Take something out of the focus, or move part of it
-            to the next class.
+            <Trans>
+              Even with every dose halved and what may be left out left out, it runs over. Take something out of the focus, or move part of
+              it to the next class.
+            </Trans>
           </Typography>
         )}
         {fit.steps.length > 0 && (
           <>
             <Typography sx={{ mb: 1 }}>
               {fit.kind === 'shorten'
-                ? 'The least harmful way: the cool-down, talks, drinks and what something later needs stay as they are; sides stay equal.'
-                : 'Practice gets it: the skill of the day first.'}
+                ? t`The least harmful way: the cool-down, talks, drinks and what something later needs stay as they are; sides stay equal.`
+                : t`Practice gets it: the skill of the day first.`}
             </Typography>
-            <Box component="ul" aria-label="Edits" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+            <Box component="ul" aria-label={t`Edits`} sx={{ listStyle: 'none', m: 0, p: 0 }}>
               {fit.steps.map((step) => (
                 <Box component="li" key={step.item} sx={{ borderTop: `1px solid ${palette.line}`, display: 'flex', alignItems: 'center' }}>
                   <FormControlLabel
@@ -86,14 +93,16 @@ export function FitDialog({ plan, library, context, onTake, onClose }: Props) {
               ))}
             </Box>
             <Typography role="status" sx={{ mt: 1.5 }}>
-              Together {saved >= 0 ? 'shorter' : 'longer'} by about <strong>{clockText(Math.abs(saved))}</strong>.
+              <Trans>
+                Together {saved >= 0 ? t`shorter` : t`longer`} by about <strong>{clockText(Math.abs(saved))}</strong>.
+              </Trans>
             </Typography>
           </>
         )}
       </DialogContent>
       <DialogActions sx={{ p: 2 }}>
         <Button variant="outlined" onClick={onClose}>
-          {fit.steps.length > 0 ? 'Cancel' : 'Close'}
+          {fit.steps.length > 0 ? t`Cancel` : t`Close`}
         </Button>
         {fit.steps.length > 0 && (
           <Button
@@ -104,7 +113,7 @@ export function FitDialog({ plan, library, context, onTake, onClose }: Props) {
               onClose();
             }}
           >
-            {taken.length === fit.steps.length ? 'Take all' : `Take ${String(taken.length)}`}
+            {taken.length === fit.steps.length ? t`Take all` : t`Take ${taken.length}`}
           </Button>
         )}
       </DialogActions>
@@ -114,20 +123,20 @@ export function FitDialog({ plan, library, context, onTake, onClose }: Props) {
 
 function stepWords({ item: id, edit }: FitStep, plan: ClassPlan, library: Library): string {
   const item = findItem(plan, id)?.item;
-  const name = item ? (library.get(item.movement)?.name ?? item.movement) : 'An item';
+  const name = item ? (library.get(item.movement)?.name ?? item.movement) : t`An item`;
   switch (edit.kind) {
     case 'remove':
-      return `Leave out ${name}`;
+      return t`Leave out ${name}`;
     case 'set-dose':
-      return `${name}: ${doseText(edit.dose)}${item ? ` instead of ${doseText(item.dose)}` : ''}`;
+      return `${name}: ${doseText(edit.dose)}${item ? t` instead of ${doseText(item.dose)}` : ''}`;
     case 'set-familiarity':
-      return `${name}: they know it, explain it short`;
+      return t`${name}: they know it, explain it short`;
     case 'set-teaching':
       return edit.teaching.explainSeconds === undefined
-        ? `${name}: ${edit.teaching.way === 'follow' ? 'told while everybody does it, not shown first' : 'shown, not done alone first'}`
-        : `${name}: explained in ${clockText(edit.teaching.explainSeconds)}`;
+        ? `${name}: ${edit.teaching.way === 'follow' ? t`told while everybody does it, not shown first` : t`shown, not done alone first`}`
+        : t`${name}: explained in ${clockText(edit.teaching.explainSeconds)}`;
     case 'set-circuit':
-      return `The circuit from ${name} on: ${plural(edit.rounds, 'round', 'rounds')} instead of ${String(plan.circuits?.find(({ id: own }) => own === edit.circuit)?.rounds ?? 1)}`;
+      return t`The circuit from ${name} on: ${plural(edit.rounds, { one: '# round', other: '# rounds' })} instead of ${plan.circuits?.find(({ id: own }) => own === edit.circuit)?.rounds ?? 1}`;
     default:
       return name;
   }

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import Box from '@mui/material/Box';
 import { timeChange, timeChangeWords, type Timeline } from '@leiter/core';
 import { useState } from 'react';
@@ -16,7 +17,7 @@ export function LastChange({ timeline }: { readonly timeline: Timeline }) {
   return (
     <Box
       role="status"
-      aria-label="What changed the total"
+      aria-label={t`What changed the total`}
       sx={{ fontSize: 13.5, mb: 1.5, pl: 1, borderLeft: `3px solid ${palette.primary}` }}
     >
       {words}

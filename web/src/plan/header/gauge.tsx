@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Popover from '@mui/material/Popover';
@@ -54,24 +56,26 @@ export function Gauge({
       <Tooltip title={made} describeChild>
         <Box
           role="status"
-          aria-label="Time of the plan"
+          aria-label={t`Time of the plan`}
           sx={{ fontFamily: headingFont, fontSize: 15.5, whiteSpace: 'nowrap', [onPhone]: { whiteSpace: 'normal' } }}
         >
-          <strong>{clockText(totalSeconds)}</strong> of {lengthMinutes}:00 ·{' '}
-          <span style={{ color: isOver ? palette.stop : 'inherit', fontWeight: isOver ? 700 : 400 }}>
-            {isOver ? `${clockText(-inHand)} over` : `${clockText(inHand)} in hand`}
-          </span>{' '}
-          · ends {timeOfDay(startsAt, totalSeconds)}
+          <Trans>
+            <strong>{clockText(totalSeconds)}</strong> of {lengthMinutes}:00 ·{' '}
+            <span style={{ color: isOver ? palette.stop : 'inherit', fontWeight: isOver ? 700 : 400 }}>
+              {isOver ? t`${clockText(-inHand)} over` : t`${clockText(inHand)} in hand`}
+            </span>{' '}
+            · ends {timeOfDay(startsAt, totalSeconds)}
+          </Trans>
           {totalSeconds > 0 && (
             <Box component="span" sx={{ display: 'block', fontSize: 12.5, lineHeight: 1.2, color: palette.soft }}>
-              likely {spanWords(span)}
+              <Trans>likely {spanWords(span)}</Trans>
             </Box>
           )}
         </Box>
       </Tooltip>
       <Button
         size="small"
-        aria-label="What the time is made of"
+        aria-label={t`What the time is made of`}
         aria-haspopup="dialog"
         onClick={(event) => {
           setAnchor(event.currentTarget);
@@ -89,13 +93,13 @@ export function Gauge({
           }}
           anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
           transformOrigin={{ vertical: 'top', horizontal: 'right' }}
-          slotProps={{ paper: { role: 'dialog', 'aria-label': 'What the time is made of' } }}
+          slotProps={{ paper: { role: 'dialog', 'aria-label': t`What the time is made of` } }}
         >
           <Box component="dl" sx={{ m: 0, p: 1.5, width: 270 }}>
             {totalParts(timeline).map(([name, value]) => (
               <FigureRow key={name} label={name} value={value} />
             ))}
-            <FigureRow label={isOver ? 'Over' : 'In hand'} value={clockText(Math.abs(inHand))} />
+            <FigureRow label={isOver ? t`Over` : t`In hand`} value={clockText(Math.abs(inHand))} />
           </Box>
         </Popover>
       )}

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import Box from '@mui/material/Box';
 import type { ClassPlan } from '@leiter/core';
 import type { SaveState } from '../../shared/document-session/use-document-session';
@@ -7,7 +8,7 @@ import { palette } from '../../shared/palette';
 export function SaveNote({ state, changedBy }: { readonly state: SaveState<ClassPlan>; readonly changedBy: string | null }) {
   return (
     <Box role="status" aria-live="polite" sx={{ fontSize: 13.5, color: state.kind === 'refused' ? palette.stop : palette.soft }}>
-      {state.kind === 'saved' && changedBy !== null ? `${changedBy} changed it: shown` : words(state)}
+      {state.kind === 'saved' && changedBy !== null ? t`${changedBy} changed it: shown` : words(state)}
     </Box>
   );
 }
@@ -15,15 +16,15 @@ export function SaveNote({ state, changedBy }: { readonly state: SaveState<Class
 function words(state: SaveState<ClassPlan>): string {
   switch (state.kind) {
     case 'saved':
-      return 'saved';
+      return t`saved`;
     case 'saving':
     case 'unsaved':
-      return 'saving …';
+      return t`saving …`;
     case 'waiting':
-      return 'kept here, saved when there is an answer';
+      return t`kept here, saved when there is an answer`;
     case 'refused':
-      return `not saved: ${state.errors[0]?.replace(/^[^:]*: /, '') ?? state.why}`;
+      return t`not saved: ${state.errors[0]?.replace(/^[^:]*: /, '') ?? state.why}`;
     case 'conflict':
-      return 'changed by two: see below';
+      return t`changed by two: see below`;
   }
 }

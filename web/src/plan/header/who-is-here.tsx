@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import Box from '@mui/material/Box';
 import type { Presence } from '@leiter/contract';
 import { findItem, type ClassPlan, type Library } from '@leiter/core';
@@ -17,7 +18,7 @@ export function WhoIsHere({
   const words = [...people.values()].map(({ name, itemId }) => {
     const movement = itemId === null ? undefined : findItem(plan, itemId)?.item.movement;
     const on = movement === undefined ? undefined : library.get(movement)?.name;
-    return on === undefined ? name : `${name}, on ${on}`;
+    return on === undefined ? name : t`${name}, on ${on}`;
   });
   // the header has room for names; on which item stands at the item itself
   const names = [...people.values()].map(({ name }) => name.split(' ')[0] ?? name);
@@ -25,7 +26,7 @@ export function WhoIsHere({
     <Box
       role="status"
       aria-live="polite"
-      aria-label={words.length === 0 ? 'Nobody else is here' : `Also here: ${words.join(' · ')}`}
+      aria-label={words.length === 0 ? t`Nobody else is here` : t`Also here: ${words.join(' · ')}`}
       title={words.join(' · ')}
       sx={{ display: 'flex', gap: 0.5 }}
     >

@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -5,7 +7,6 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { circuitKinds, circuitLimits, newCircuit, type Circuit, type CircuitKind, type PlanEdit } from '@leiter/core';
 import { memo } from 'react';
-import { plural } from '../../shared/words';
 import { NumberField } from './dose-fields';
 
 interface Props {
@@ -18,23 +19,23 @@ interface Props {
 }
 
 const kindWords: Readonly<Record<CircuitKind, string>> = {
-  circuit: 'Circuit: round again from the first',
-  chain: 'Chain: all on the left, then all on the right',
-  pair: 'Pair: one does, the other helps; then they change',
+  circuit: t`Circuit: round again from the first`,
+  chain: t`Chain: all on the left, then all on the right`,
+  pair: t`Pair: one does, the other helps; then they change`,
 };
 
 /** The circuit an item is a station of: how often it is gone round, with what rest; or how to begin one. */
 export const CircuitFields = memo(function CircuitFields({ circuit, stations, hasNext, onJoin, onEdit }: Props) {
   return (
-    <Box component="section" aria-label="Circuit" sx={{ mt: 2 }}>
+    <Box component="section" aria-label={t`Circuit`} sx={{ mt: 2 }}>
       <Typography variant="h3" sx={{ mb: 0.75 }}>
-        {circuit ? `A ${circuit.kind ?? 'circuit'} of ${plural(stations, 'item', 'items')}` : 'On its own'}
+        {circuit ? t`A ${circuit.kind ?? t`circuit`} of ${plural(stations, { one: '# item', other: '# items' })}` : t`On its own`}
       </Typography>
       {circuit && (
         <TextField
           select
           fullWidth
-          label="What is done with them"
+          label={t`What is done with them`}
           value={circuit.kind ?? 'circuit'}
           onChange={(event) => {
             const of = circuitKinds.find((one) => one === event.target.value);
@@ -54,7 +55,7 @@ export const CircuitFields = memo(function CircuitFields({ circuit, stations, ha
       {circuit && (
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 0.75, mb: 1 }}>
           <NumberField
-            label={circuit.kind === 'chain' ? 'Times each side' : circuit.kind === 'pair' ? 'Times each' : 'Rounds'}
+            label={circuit.kind === 'chain' ? t`Times each side` : circuit.kind === 'pair' ? t`Times each` : t`Rounds`}
             value={circuit.rounds}
             {...circuitLimits.rounds}
             onChange={(rounds) => {
@@ -62,7 +63,7 @@ export const CircuitFields = memo(function CircuitFields({ circuit, stations, ha
             }}
           />
           <NumberField
-            label="Rest between, s"
+            label={t`Rest between, s`}
             value={circuit.restSeconds}
             {...circuitLimits.restSeconds}
             onChange={(restSeconds) => {
@@ -74,7 +75,7 @@ export const CircuitFields = memo(function CircuitFields({ circuit, stations, ha
       <Box sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap' }}>
         {hasNext && (
           <Button variant="outlined" size="small" onClick={onJoin}>
-            {circuit ? 'Take in the next item' : 'Circuit with the next item'}
+            {circuit ? t`Take in the next item` : t`Circuit with the next item`}
           </Button>
         )}
         {circuit && (
@@ -85,7 +86,7 @@ export const CircuitFields = memo(function CircuitFields({ circuit, stations, ha
               onEdit([{ kind: 'break-circuit', circuit: circuit.id }]);
             }}
           >
-            Take it apart
+            <Trans>Take it apart</Trans>
           </Button>
         )}
       </Box>

@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { ClassPageResponse } from '@leiter/contract';
@@ -15,7 +17,7 @@ import { useMemo } from 'react';
 import { useClassContext } from '../../queries/evaluation';
 import { FigureRow } from '../../shared/figure-row';
 import { OpenFigure } from '../../shared/open-figure';
-import { plural, sectionWords } from '../../shared/words';
+import { sectionWords } from '../../shared/words';
 import { StyleField } from './style-field';
 import { changeParts, movingParts, paceParts, sectionParts, styleTotals, totalParts } from '../editing/class-parts';
 
@@ -36,7 +38,7 @@ export function ClassFigures({ page, plan, evaluation, library, onEdit }: Props)
   return (
     <>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        The class in figures
+        <Trans>The class in figures</Trans>
       </Typography>
       <StyleField
         style={plan.style}
@@ -48,16 +50,20 @@ export function ClassFigures({ page, plan, evaluation, library, onEdit }: Props)
         }}
       />
       <Box component="dl" sx={{ m: 0, mb: 2 }}>
-        <FigureRow label="Focus" value={plan.focus.map((slug) => library.get(slug)?.name ?? slug).join(', ') || 'none yet'} />
-        <OpenFigure label="All of it" value={clockText(timeline.totalSeconds)} parts={totalParts(timeline)} />
-        <FigureRow label="Likely, four times of five" value={spanWords(evaluation.span)} />
+        <FigureRow label={t`Focus`} value={plan.focus.map((slug) => library.get(slug)?.name ?? slug).join(', ') || 'none yet'} />
+        <OpenFigure label={t`All of it`} value={clockText(timeline.totalSeconds)} parts={totalParts(timeline)} />
+        <FigureRow label={t`Likely, four times of five`} value={spanWords(evaluation.span)} />
         <OpenFigure
-          label="Children move"
+          label={t`Children move`}
           value={`${String(Math.round(timeline.movingShare * 100))} % of the time`}
           parts={movingParts(timeline)}
         />
-        <OpenFigure label="Standing ↔ floor" value={plural(timeline.levelChanges, 'change', 'changes')} parts={changes.level} />
-        <OpenFigure label="Camera" value={plural(timeline.reframings, 'move', 'moves')} parts={changes.camera} />
+        <OpenFigure
+          label={t`Standing ↔ floor`}
+          value={plural(timeline.levelChanges, { one: '# change', other: '# changes' })}
+          parts={changes.level}
+        />
+        <OpenFigure label={t`Camera`} value={plural(timeline.reframings, { one: '# move', other: '# moves' })} parts={changes.camera} />
         {sectionSeconds(plan, timeline)
           .filter(({ seconds }) => seconds > 0)
           .map(({ section, seconds }) => (
@@ -70,8 +76,8 @@ export function ClassFigures({ page, plan, evaluation, library, onEdit }: Props)
           ))}
         {page.pace.explainAll.items > 0 && (
           <OpenFigure
-            label="Your own pace"
-            value={`from ${plural(page.pace.explainAll.classes, 'class', 'classes')}`}
+            label={t`Your own pace`}
+            value={`from ${plural(page.pace.explainAll.classes, { one: '# class', other: '# classes' })}`}
             parts={paceParts(page.pace)}
           />
         )}

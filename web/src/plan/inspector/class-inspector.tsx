@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -5,7 +7,6 @@ import type { ClassPageResponse } from '@leiter/contract';
 import type { ClassPlan, Evaluation, EvaluationContext, Library, PlanEdit } from '@leiter/core';
 import { Link } from 'react-router';
 import { palette } from '../../shared/palette';
-import { plural } from '../../shared/words';
 import { ClassFigures } from './class-figures';
 import { HomeTaskPanel, StoryField } from './home-task-panel';
 
@@ -23,12 +24,12 @@ interface Props {
 }
 
 const actions: readonly (readonly [ClassAction, string])[] = [
-  ['fit', 'Fit to the clock'],
-  ['who', 'Who does what'],
-  ['calm', 'Calmer order'],
-  ['talk', 'Safety talk'],
-  ['keep', 'Keep as a template'],
-  ['file', 'Import a plan file'],
+  ['fit', t`Fit to the clock`],
+  ['who', t`Who does what`],
+  ['calm', t`Calmer order`],
+  ['talk', t`Safety talk`],
+  ['keep', t`Keep as a template`],
+  ['file', t`Import a plan file`],
 ];
 
 /** The class as a whole: what can be done with it, its figures, who is coming. */
@@ -50,21 +51,23 @@ export function ClassInspector({ page, plan, evaluation, library, context, onAct
           </Button>
         ))}
         <Button variant="outlined" size="small" component={Link} to={`/classes/${page.class.id}/compare`}>
-          Beside earlier classes
+          <Trans>Beside earlier classes</Trans>
         </Button>
       </Box>
       <StoryField story={plan.story ?? ''} onEdit={onEdit} />
       <HomeTaskPanel page={page} plan={plan} library={library} context={context} onEdit={onEdit} />
       <ClassFigures page={page} plan={plan} evaluation={evaluation} library={library} onEdit={onEdit} />
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        {plural(page.children.length - away.length, 'child', 'children')} expected
+        <Trans>
+          <Plural value={page.children.length - away.length} one="# child" other="# children" /> expected
+        </Trans>
       </Typography>
       <Typography variant="body2" sx={{ color: palette.soft }}>
         {page.children
           .filter(({ attendance }) => attendance !== 'absent')
           .map(({ name, ageYears }) => `${name} ${String(ageYears)}`)
           .join(', ')}
-        {away.length > 0 && ` · away: ${away.map(({ name }) => name).join(', ')}`}
+        {away.length > 0 && t` · away: ${away.map(({ name }) => name).join(', ')}`}
       </Typography>
     </>
   );

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import {
@@ -21,22 +22,22 @@ import { numberIn } from '../../shared/number-in';
 import { useTyped } from '../../shared/use-typed';
 
 const numberWords: Readonly<Record<DoseNumber, string>> = {
-  sets: 'Sets',
-  reps: 'Reps',
-  secondsPerRep: 'Seconds each',
-  restSeconds: 'Rest s',
-  holdSeconds: 'Hold s',
-  seconds: 'Seconds',
-  eights: '8-counts',
-  bpm: 'Beats a minute',
-  repeats: 'Times',
-  countIn: 'Count-in',
-  beats: 'Counts each',
-  learnBpm: 'Learnt at',
-  learnTimes: 'Learnt, times',
-  lengths: 'Lengths',
-  metres: 'Metres',
-  secondsPerMetre: 'Seconds a metre',
+  sets: t`Sets`,
+  reps: t`Reps`,
+  secondsPerRep: t`Seconds each`,
+  restSeconds: t`Rest s`,
+  holdSeconds: t`Hold s`,
+  seconds: t`Seconds`,
+  eights: t`8-counts`,
+  bpm: t`Beats a minute`,
+  repeats: t`Times`,
+  countIn: t`Count-in`,
+  beats: t`Counts each`,
+  learnBpm: t`Learnt at`,
+  learnTimes: t`Learnt, times`,
+  lengths: t`Lengths`,
+  metres: t`Metres`,
+  secondsPerMetre: t`Seconds a metre`,
 };
 
 /**
@@ -56,12 +57,12 @@ export function TypedTeaching({ item, onChange }: { readonly item: Item; readonl
   return (
     <TextField
       fullWidth
-      label="Dose"
+      label={t`Dose`}
       value={typed}
       error={!read}
       helperText={
         !read
-          ? 'Write 3x8, 10/30/60s, 4 min, 8x8 @ 96, 4 lengths of 5 m; 3x8 flow; talk 90s.'
+          ? t`Write 3x8, 10/30/60s, 4 min, 8x8 @ 96, 4 lengths of 5 m; 3x8 flow; talk 90s.`
           : typed === written
             ? undefined
             : doseText(read.dose)

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -54,16 +56,18 @@ export function HomeTaskPanel({ page, plan, library, context, onEdit }: Props) {
   const seconds = homeTaskSeconds(homeTask);
   const usual = usualHomeTaskSeconds(band);
   return (
-    <Box component="section" aria-label="Home task" sx={{ mb: 2 }}>
+    <Box component="section" aria-label={t`Home task`} sx={{ mb: 2 }}>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        Home task
+        <Trans>Home task</Trans>
       </Typography>
       {homeTask.tasks.length > 0 && (
         <Typography variant="body2" sx={{ color: seconds > usual ? palette.caution : palette.soft }}>
-          {clockText(seconds)} a day; at this age up to {String(usual / 60)} min are usual
+          <Trans>
+            {clockText(seconds)} a day; at this age up to {usual / 60} min are usual
+          </Trans>
         </Typography>
       )}
-      <Box component="ul" aria-label="At home" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <Box component="ul" aria-label={t`At home`} sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {homeTask.tasks.map((task, index) => (
           <Task
             key={`${task.movement} ${String(index)}`}
@@ -86,7 +90,7 @@ export function HomeTaskPanel({ page, plan, library, context, onEdit }: Props) {
             onEdit([{ kind: 'set-home-task', homeTask: proposeHomeTask(plan, library, band, context) }]);
           }}
         >
-          {homeTask.tasks.length === 0 ? 'Propose one' : 'Propose another'}
+          {homeTask.tasks.length === 0 ? t`Propose one` : t`Propose another`}
         </Button>
         {homeTask.tasks.length < mostHomeTasks && (
           <AddTask
@@ -99,8 +103,8 @@ export function HomeTaskPanel({ page, plan, library, context, onEdit }: Props) {
         )}
       </Box>
       <LineField
-        label="Told with it"
-        placeholder="Film one and send it"
+        label={t`Told with it`}
+        placeholder={t`Film one and send it`}
         stored={homeTask.note}
         onChange={(note) => {
           set({ note });
@@ -129,7 +133,7 @@ function Task({
   const barred = movement
     ? context.children.flatMap((child) => {
         const bar = homeTaskBar(movement, child, context.ladder);
-        return bar ? [{ name: names.get(child.id) ?? 'a child', why: homeTaskBarWords(bar) }] : [];
+        return bar ? [{ name: names.get(child.id) ?? t`a child`, why: homeTaskBarWords(bar) }] : [];
       })
     : [];
   return (
@@ -152,11 +156,11 @@ function Task({
           onKeyDown={(event) => {
             if (event.key === 'Enter' && dose && typed !== written) onChange({ ...task, dose });
           }}
-          slotProps={{ htmlInput: { 'aria-label': `How much of ${movement?.name ?? task.movement}` } }}
+          slotProps={{ htmlInput: { 'aria-label': t`How much of ${movement?.name ?? task.movement}` } }}
         />
         <Button
           size="small"
-          aria-label={`Leave out ${movement?.name ?? task.movement}`}
+          aria-label={t`Leave out ${movement?.name ?? task.movement}`}
           sx={{ minWidth: 0, px: 0.75 }}
           onClick={() => {
             onChange(null);
@@ -167,7 +171,9 @@ function Task({
       </Box>
       {[...groupBy(barred, ({ why }) => why)].map(([why, own]) => (
         <Box key={why} sx={{ color: palette.caution, fontSize: 13 }}>
-          Not for {own.map(({ name }) => name).join(', ')}: {why}
+          <Trans>
+            Not for {own.map(({ name }) => name).join(', ')}: {why}
+          </Trans>
         </Box>
       ))}
     </Box>
@@ -195,7 +201,7 @@ function AddTask({ movements, onAdd }: { readonly movements: readonly Movement[]
         if (movement) onAdd(movement);
         setTyped('');
       }}
-      renderInput={(params) => <TextField {...params} label="Add to it" />}
+      renderInput={(params) => <TextField {...params} label={t`Add to it`} />}
     />
   );
 }
@@ -204,8 +210,8 @@ function AddTask({ movements, onAdd }: { readonly movements: readonly Movement[]
 export function StoryField({ story, onEdit }: { readonly story: string; readonly onEdit: Props['onEdit'] }) {
   return (
     <LineField
-      label="Story or theme"
-      placeholder="a day at the harbour"
+      label={t`Story or theme`}
+      placeholder={t`a day at the harbour`}
       stored={story}
       onChange={(next) => {
         onEdit([{ kind: 'set-story', story: next }]);

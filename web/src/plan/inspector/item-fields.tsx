@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -39,12 +41,12 @@ export const SidesField = memo(function SidesField({
   const choices = sidesToChoose(of);
   if (choices.length < 2) return null;
   return (
-    <Labelled label="Sides">
+    <Labelled label={t`Sides`}>
       <ToggleButtonGroup
         exclusive
         size="small"
         value={sides}
-        aria-label="Sides"
+        aria-label={t`Sides`}
         onChange={(_event, value: ItemSides | null) => {
           if (value) onEdit([{ kind: 'set-sides', item: id, sides: value }]);
         }}
@@ -74,7 +76,7 @@ export const TiersField = memo(function TiersField({
   const available = tierNames.filter((name) => movement.tiers[name]);
   if (available.length === 0) return null;
   return (
-    <Labelled label="Versions in use">
+    <Labelled label={t`Versions in use`}>
       {available.map((name) => (
         <TierToggle
           key={name}
@@ -107,7 +109,7 @@ export const FamiliarityField = memo(function FamiliarityField({
   return (
     <TextField
       select
-      label="The group knows it"
+      label={t`The group knows it`}
       size="small"
       value={said ?? 'from-record'}
       onChange={(event) => {
@@ -116,7 +118,9 @@ export const FamiliarityField = memo(function FamiliarityField({
       }}
       sx={{ flex: 1 }}
     >
-      <MenuItem value="from-record">from the record: {said ? '…' : reckoned}</MenuItem>
+      <MenuItem value="from-record">
+        <Trans>from the record: {said ? '…' : reckoned}</Trans>
+      </MenuItem>
       {familiarities.map((one) => (
         <MenuItem key={one} value={one}>
           {one}
@@ -146,7 +150,7 @@ export const FocusButton = memo(function FocusButton({
       }}
       sx={{ px: 1 }}
     >
-      {isFocus ? 'In focus' : 'Put in focus'}
+      {isFocus ? t`In focus` : t`Put in focus`}
     </Button>
   );
 });
@@ -193,7 +197,7 @@ function TierToggle({
       <strong>{name}</strong>
       <span>
         {what}
-        {from !== null && ` (from ${from.replaceAll('-', ' ')})`}
+        {from !== null && t` (from ${from.replaceAll('-', ' ')})`}
       </span>
     </Box>
   );
@@ -222,7 +226,7 @@ export const WordsField = memo(function WordsField({
   return (
     <Box sx={{ display: 'grid', gap: 1 }}>
       <TextField
-        label="Your cue"
+        label={t`Your cue`}
         value={typedCue}
         placeholder={suggestion}
         onBlur={leave}
@@ -232,7 +236,7 @@ export const WordsField = memo(function WordsField({
         slotProps={{ htmlInput: { maxLength: 200 }, inputLabel: { shrink: true } }}
       />
       <TextField
-        label="Note to yourself"
+        label={t`Note to yourself`}
         value={typedNote}
         multiline
         rows={2}

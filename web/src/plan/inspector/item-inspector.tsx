@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import {
@@ -67,7 +68,7 @@ export function ItemInspector({ plan, total, pace, library, programme, band, mov
   const fitMusic = useStable(onFitMusic);
   const editStably = useStable(onEdit);
   return (
-    <Box component="section" aria-label={`Item ${movement.name}`} sx={{ mb: 2.5 }}>
+    <Box component="section" aria-label={t`Item ${movement.name}`} sx={{ mb: 2.5 }}>
       <Typography variant="h2">{movement.name}</Typography>
       <Typography variant="body2" sx={{ color: palette.soft, mb: 1.25 }}>
         {movement.plainMeaning}

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
@@ -47,12 +49,14 @@ export const LedFields = memo(function LedFields({ item, movements, onEdit }: Pr
       open={isSaid !== undefined}
       sx={{ mb: 1.25, '& summary': { cursor: 'pointer', fontSize: 14, mb: 1, color: palette.primary } }}
     >
-      <summary>Who leads, what is called, who helps</summary>
+      <summary>
+        <Trans>Who leads, what is called, who helps</Trans>
+      </summary>
       <Box sx={{ display: 'grid', gap: 1 }}>
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
           <TextField
             select
-            label="Who leads"
+            label={t`Who leads`}
             value={leader ?? ''}
             slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
             onChange={(event) => {
@@ -62,7 +66,9 @@ export const LedFields = memo(function LedFields({ item, movements, onEdit }: Pr
               );
             }}
           >
-            <MenuItem value="">you</MenuItem>
+            <MenuItem value="">
+              <Trans>you</Trans>
+            </MenuItem>
             {leaders.map((one) => (
               <MenuItem key={one} value={one}>
                 {leaderWords[one]}
@@ -71,7 +77,7 @@ export const LedFields = memo(function LedFields({ item, movements, onEdit }: Pr
           </TextField>
           <TextField
             select
-            label="Stands"
+            label={t`Stands`}
             value={stands ?? ''}
             slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
             onChange={(event) => {
@@ -81,7 +87,9 @@ export const LedFields = memo(function LedFields({ item, movements, onEdit }: Pr
               );
             }}
           >
-            <MenuItem value="">as it comes</MenuItem>
+            <MenuItem value="">
+              <Trans>as it comes</Trans>
+            </MenuItem>
             {leaderStances.map((one) => (
               <MenuItem key={one} value={one}>
                 {stanceWords[one]}
@@ -114,19 +122,19 @@ export const LedFields = memo(function LedFields({ item, movements, onEdit }: Pr
             set('choice', chosen.length === 0 ? undefined : chosen.map(({ slug }) => slug));
           }}
           renderInput={(params) => (
-            <TextField {...params} label="Or, as each likes" placeholder={choice.length === 0 ? 'a movement' : ''} />
+            <TextField {...params} label={t`Or, as each likes`} placeholder={choice.length === 0 ? t`a movement` : ''} />
           )}
         />
         <Box sx={{ display: 'flex', columnGap: 2, rowGap: 0.5, flexWrap: 'wrap' }}>
           <Toggle
-            label="Eyes closed"
+            label={t`Eyes closed`}
             isOn={areEyesClosed === true}
             onChange={(isOn) => {
               set('areEyesClosed', isOn || undefined);
             }}
           />
           <Toggle
-            label="Still when the music stops"
+            label={t`Still when the music stops`}
             isOn={stopsWithMusic === true}
             onChange={(isOn) => {
               set('stopsWithMusic', isOn || undefined);
@@ -159,16 +167,16 @@ function CallsFields({ calls, onChange }: { readonly calls: Calls | undefined; r
       }}
     >
       <TextField
-        label="Called out"
+        label={t`Called out`}
         value={what}
-        placeholder="shapes"
+        placeholder={t`shapes`}
         onChange={(event) => {
           setWhat(event.target.value);
         }}
         slotProps={{ htmlInput: { maxLength: 120 }, inputLabel: { shrink: true } }}
       />
       <TextField
-        label="Every s"
+        label={t`Every s`}
         value={typed}
         placeholder={String(usualCallSeconds)}
         error={!isRight}
@@ -180,7 +188,7 @@ function CallsFields({ calls, onChange }: { readonly calls: Calls | undefined; r
       />
       <TextField
         select
-        label="From"
+        label={t`From`}
         value={calls?.from ?? ''}
         disabled={what.trim() === ''}
         slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
@@ -188,7 +196,9 @@ function CallsFields({ calls, onChange }: { readonly calls: Calls | undefined; r
           store(postures.find((one) => one === event.target.value));
         }}
       >
-        <MenuItem value="">any</MenuItem>
+        <MenuItem value="">
+          <Trans>any</Trans>
+        </MenuItem>
         {postures.map((one) => (
           <MenuItem key={one} value={one}>
             {one.replace('-', ' ')}
@@ -217,7 +227,7 @@ function HelperFields({
     <Box sx={{ display: 'grid', gridTemplateColumns: '92px 1fr', gap: 1 }}>
       <TextField
         select
-        label="Helps"
+        label={t`Helps`}
         value={who}
         slotProps={{ inputLabel: { shrink: true } }}
         onChange={(event) => {
@@ -231,9 +241,9 @@ function HelperFields({
         ))}
       </TextField>
       <TextField
-        label="At home they"
+        label={t`At home they`}
         value={does}
-        placeholder="hold the cushion"
+        placeholder={t`hold the cushion`}
         onChange={(event) => {
           setDoes(event.target.value);
         }}

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -24,13 +26,13 @@ export const MusicFields = memo(function MusicFields({ music, gap, startSeconds,
     onChange({ name: '', seconds: Math.max(least, Math.min(most, Math.round(startSeconds))), bpm: null });
   };
   return (
-    <Box component="section" aria-label="Music" sx={{ mt: 2 }}>
+    <Box component="section" aria-label={t`Music`} sx={{ mt: 2 }}>
       <Typography variant="h3" sx={{ mb: 0.75 }}>
-        {music ? 'To music' : 'Without music'}
+        {music ? t`To music` : t`Without music`}
       </Typography>
       {!music && (
         <Button variant="outlined" size="small" onClick={begin}>
-          Do it to a piece of music
+          <Trans>Do it to a piece of music</Trans>
         </Button>
       )}
       {music && (
@@ -44,7 +46,7 @@ export const MusicFields = memo(function MusicFields({ music, gap, startSeconds,
           <Box sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap' }}>
             {gap && Math.abs(gap.gapSeconds) >= 0.5 && (
               <Button variant="outlined" size="small" onClick={onFit}>
-                Fit it to the music
+                <Trans>Fit it to the music</Trans>
               </Button>
             )}
             <Button
@@ -54,7 +56,7 @@ export const MusicFields = memo(function MusicFields({ music, gap, startSeconds,
                 onChange(null);
               }}
             >
-              Without music
+              <Trans>Without music</Trans>
             </Button>
           </Box>
         </>
@@ -65,11 +67,11 @@ export const MusicFields = memo(function MusicFields({ music, gap, startSeconds,
 
 /** How far a track and what is done to it are apart, as a sentence. */
 export function gapWords({ doneSeconds, gapSeconds }: MusicGap): string {
-  const done = `Moving to it takes ${clockText(doneSeconds)}`;
-  if (Math.abs(gapSeconds) <= musicSettings.togetherSeconds) return `${done}: it ends with the music.`;
+  const done = t`Moving to it takes ${clockText(doneSeconds)}`;
+  if (Math.abs(gapSeconds) <= musicSettings.togetherSeconds) return t`${done}: it ends with the music.`;
   return gapSeconds > 0
-    ? `${done}: ${clockText(gapSeconds)} of music are left over.`
-    : `${done}: the music ends ${clockText(Math.abs(gapSeconds))} too early.`;
+    ? t`${done}: ${clockText(gapSeconds)} of music are left over.`
+    : t`${done}: the music ends ${clockText(Math.abs(gapSeconds))} too early.`;
 }
 
 function TrackFields({ music, onChange }: { readonly music: Track; readonly onChange: (music: Track) => void }) {
@@ -81,7 +83,7 @@ function TrackFields({ music, onChange }: { readonly music: Track; readonly onCh
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 68px 68px', gap: 0.75, color: palette.ink }}>
       <TextField
-        label="Its name"
+        label={t`Its name`}
         value={name}
         onChange={(event) => {
           setName(event.target.value);
@@ -92,10 +94,10 @@ function TrackFields({ music, onChange }: { readonly music: Track; readonly onCh
         slotProps={{ htmlInput: { maxLength: 120 } }}
       />
       <TextField
-        label="Length"
+        label={t`Length`}
         value={length}
         error={seconds === null}
-        {...(seconds === null ? { helperText: 'like 3:20' } : {})}
+        {...(seconds === null ? { helperText: t`like 3:20` } : {})}
         onChange={(event) => {
           setLength(event.target.value);
         }}
@@ -104,7 +106,7 @@ function TrackFields({ music, onChange }: { readonly music: Track; readonly onCh
         }}
       />
       <TextField
-        label="bpm"
+        label={t`bpm`}
         value={bpm}
         error={beat === undefined}
         {...(beat === undefined ? { helperText: `${String(trackLimits.bpm.least)}–${String(trackLimits.bpm.most)}` } : {})}

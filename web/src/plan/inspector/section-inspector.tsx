@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -17,7 +19,7 @@ import {
   type Timeline,
 } from '@leiter/core';
 import { palette } from '../../shared/palette';
-import { plural, sectionWords, wayWords } from '../../shared/words';
+import { sectionWords, wayWords } from '../../shared/words';
 import { MusicFields } from './music-fields';
 
 interface Props {
@@ -37,10 +39,12 @@ export function SectionInspector({ plan, section, timeline, style, gap, onFitMus
   const index = plan.sections.indexOf(section);
   const name = sectionWords[section.kind];
   return (
-    <Box component="section" aria-label={`Section ${name}`} sx={{ mb: 2.5 }}>
+    <Box component="section" aria-label={t`Section ${name}`} sx={{ mb: 2.5 }}>
       <Typography variant="h2">{name}</Typography>
       <Typography variant="body2" sx={{ color: palette.soft, mb: 1.25 }}>
-        {plural(section.items.length, 'item', 'items')}, {clockText(seconds)}. What you add now goes to its end.
+        <Trans>
+          <Plural value={section.items.length} one="# item" other="# items" />, {clockText(seconds)}. What you add now goes to its end.
+        </Trans>
       </Typography>
       <Box sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap', mb: 1.25 }}>
         {(['up', 'down'] as const).map((direction) => (
@@ -53,7 +57,7 @@ export function SectionInspector({ plan, section, timeline, style, gap, onFitMus
               onEdit([{ kind: 'move-section', section: section.id, direction }]);
             }}
           >
-            {direction === 'up' ? 'Move up' : 'Move down'}
+            {direction === 'up' ? t`Move up` : t`Move down`}
           </Button>
         ))}
         <Button
@@ -63,13 +67,13 @@ export function SectionInspector({ plan, section, timeline, style, gap, onFitMus
             onEdit([{ kind: 'remove-section', section: section.id }]);
           }}
         >
-          {section.items.length === 0 ? 'Remove' : `Remove with ${plural(section.items.length, 'item', 'items')}`}
+          {section.items.length === 0 ? t`Remove` : t`Remove with ${plural(section.items.length, { one: '# item', other: '# items' })}`}
         </Button>
       </Box>
       <TextField
         select
         fullWidth
-        label="How it is taught"
+        label={t`How it is taught`}
         value={section.way ?? 'as-usual'}
         onChange={(event) => {
           const way = ways.find((one) => one === event.target.value) ?? 'as-usual';
@@ -77,7 +81,9 @@ export function SectionInspector({ plan, section, timeline, style, gap, onFitMus
         }}
         sx={{ mb: 1.25 }}
       >
-        <MenuItem value="as-usual">as usual: {usualWay(section.kind, style)}</MenuItem>
+        <MenuItem value="as-usual">
+          <Trans>as usual: {usualWay(section.kind, style)}</Trans>
+        </MenuItem>
         {ways.map((one) => (
           <MenuItem key={one} value={one}>
             {one} – {wayWords[one]}
@@ -87,7 +93,7 @@ export function SectionInspector({ plan, section, timeline, style, gap, onFitMus
       <TextField
         select
         fullWidth
-        label="Put a section after it"
+        label={t`Put a section after it`}
         value=""
         onChange={(event) => {
           const kind = sectionKinds.find((one) => one === event.target.value);

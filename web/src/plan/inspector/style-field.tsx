@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { clockText, teachingStyles, type TeachingStyle } from '@leiter/core';
@@ -24,8 +26,8 @@ export function StyleField({
     <TextField
       select
       fullWidth
-      label="How this class is taught"
-      {...(fitting ? { helperText: `Your last classes look like “${styleWords[fitting]}”.` } : {})}
+      label={t`How this class is taught`}
+      {...(fitting ? { helperText: t`Your last classes look like “${styleWords[fitting]}”.` } : {})}
       value={style ?? 'as-usual'}
       onChange={(event) => {
         onChange(teachingStyles.find((one) => one === event.target.value) ?? 'as-usual');
@@ -33,11 +35,16 @@ export function StyleField({
       sx={{ my: 1 }}
     >
       <MenuItem value="as-usual">
-        as you usually do: {styleWords[usual]} · {total(usual)}
+        <Trans>
+          as you usually do: {styleWords[usual]} · {total(usual)}
+        </Trans>
       </MenuItem>
       {teachingStyles.map((one) => (
         <MenuItem key={one} value={one}>
-          {styleWords[one]} <span style={{ color: palette.soft }}>&nbsp;· {total(one)}</span>
+          {styleWords[one]}{' '}
+          <span style={{ color: palette.soft }}>
+            <Trans>&nbsp;· {total(one)}</Trans>
+          </span>
         </MenuItem>
       ))}
     </TextField>

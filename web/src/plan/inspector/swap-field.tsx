@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { itemOf, swapsFor, type AgeBand, type Item, type Library, type Movement, type PlanEdit } from '@leiter/core';
@@ -19,9 +21,9 @@ export function SwapField({ item, movement, library, programme, band, onEdit }: 
   const [isOpen, setOpen] = useState(false);
   const { easier, alike, further } = swapsFor(movement, library, programme);
   const groups = [
-    { words: 'Easier', list: easier },
-    { words: 'Of the same use', list: alike },
-    { words: 'Where it leads', list: further },
+    { words: t`Easier`, list: easier },
+    { words: t`Of the same use`, list: alike },
+    { words: t`Where it leads`, list: further },
   ].filter(({ list }) => list.length > 0);
   if (groups.length === 0) return null;
   return (
@@ -34,7 +36,7 @@ export function SwapField({ item, movement, library, programme, band, onEdit }: 
           setOpen(!isOpen);
         }}
       >
-        Swap …
+        <Trans>Swap …</Trans>
       </Button>
       {isOpen &&
         groups.map(({ words, list }) => (

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -28,9 +30,9 @@ export const TeachingFields = memo(function TeachingFields({ item, reckoned, onE
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 84px', gap: 1 }}>
         <TextField
           select
-          label="How it is taught"
+          label={t`How it is taught`}
           value={way ?? 'as-usual'}
-          slotProps={{ select: { renderValue: () => way ?? `as usual: ${reckoned}` } }}
+          slotProps={{ select: { renderValue: () => way ?? t`as usual: ${reckoned}` } }}
           onChange={(event) => {
             set(
               'way',
@@ -38,7 +40,9 @@ export const TeachingFields = memo(function TeachingFields({ item, reckoned, onE
             );
           }}
         >
-          <MenuItem value="as-usual">as usual{way ? '' : `: ${reckoned}`}</MenuItem>
+          <MenuItem value="as-usual">
+            <Trans>as usual{way ? '' : `: ${reckoned}`}</Trans>
+          </MenuItem>
           {ways.map((one) => (
             <MenuItem key={one} value={one}>
               <span>
@@ -62,14 +66,14 @@ export const TeachingFields = memo(function TeachingFields({ item, reckoned, onE
       />
       <Box sx={{ display: 'flex', gap: 2 }}>
         <Toggle
-          label="Camera moves"
+          label={t`Camera moves`}
           isOn={isCameraMoved === true}
           onChange={(isOn) => {
             set('isCameraMoved', isOn || undefined);
           }}
         />
         <Toggle
-          label="In turns"
+          label={t`In turns`}
           isOn={takesTurns === true}
           onChange={(isOn) => {
             set('takesTurns', isOn || undefined);
@@ -98,9 +102,9 @@ function ExplainField({
   };
   return (
     <TextField
-      label="Explain s"
+      label={t`Explain s`}
       value={typed}
-      placeholder="as usual"
+      placeholder={t`as usual`}
       error={!isRight}
       {...(isRight ? {} : { helperText: `${String(least)}–${String(most)}` })}
       onChange={(event) => {
@@ -137,16 +141,16 @@ function BuildFields({ build, onChange }: { readonly build: Build | undefined; r
       }}
     >
       <TextField
-        label="Built or fetched before it"
+        label={t`Built or fetched before it`}
         value={what}
-        placeholder="a line of tape, a chair"
+        placeholder={t`a line of tape, a chair`}
         onChange={(event) => {
           setWhat(event.target.value);
         }}
         slotProps={{ htmlInput: { maxLength: 120 }, inputLabel: { shrink: true } }}
       />
       <TextField
-        label="Takes s"
+        label={t`Takes s`}
         value={typed}
         placeholder={String(usualBuildSeconds)}
         error={!isRight}

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ClassPageResponse, LiveEvent } from '@leiter/contract';
@@ -97,7 +99,7 @@ export function PhonePlan({ page, library, initial, kept }: Props) {
               step('less');
             }}
           >
-            Less
+            <Trans>Less</Trans>
           </Button>
           <Button
             variant="outlined"
@@ -105,17 +107,17 @@ export function PhonePlan({ page, library, initial, kept }: Props) {
               step('more');
             }}
           >
-            More
+            <Trans>More</Trans>
           </Button>
           <Button
             variant="outlined"
             color="error"
             onClick={() => {
-              change([{ kind: 'remove', item: itemId }], `${movement.name} is taken out`);
+              change([{ kind: 'remove', item: itemId }], t`${movement.name} is taken out`);
               close();
             }}
           >
-            Take it out
+            <Trans>Take it out</Trans>
           </Button>
         </Box>
         <SwapField
@@ -125,7 +127,7 @@ export function PhonePlan({ page, library, initial, kept }: Props) {
           programme={page.class.programme}
           band={band}
           onEdit={(edits) => {
-            change(edits, `${movement.name} is swapped`);
+            change(edits, t`${movement.name} is swapped`);
             close();
           }}
         />
@@ -146,18 +148,20 @@ export function PhonePlan({ page, library, initial, kept }: Props) {
           />
           <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
             <ButtonLink to={`/classes/${id}/teach`} variant="contained">
-              Teach
+              <Trans>Teach</Trans>
             </ButtonLink>
-            <ButtonLink to={`/classes/${id}`}>The class</ButtonLink>
+            <ButtonLink to={`/classes/${id}`}>
+              <Trans>The class</Trans>
+            </ButtonLink>
             <SaveNote state={state} changedBy={changedBy} />
           </Box>
         </>
       }
     >
-      <Panel label="Running order">
+      <Panel label={t`Running order`}>
         <PlanReading page={page} plan={plan} evaluation={evaluation} library={library} actionsOf={actionsOf} />
       </Panel>
-      <Panel label="Before class">
+      <Panel label={t`Before class`}>
         <BeforeClass plan={plan} evaluation={evaluation} context={context} library={library} />
       </Panel>
       {state.kind === 'conflict' && (

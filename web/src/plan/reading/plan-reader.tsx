@@ -1,3 +1,5 @@
+import { Trans } from '@lingui/react/macro';
+import { t } from '@lingui/core/macro';
 import type { ClassPageResponse } from '@leiter/contract';
 import { evaluatePlan, type ClassPlan, type Library } from '@leiter/core';
 import { useMemo } from 'react';
@@ -30,15 +32,19 @@ export function PlanReader({ page, plan, library }: Props) {
             lengthMinutes={page.class.lengthMinutes}
             startsAt={page.class.startsAt}
           />
-          <ButtonLink to={`/classes/${page.class.id}`}>The class</ButtonLink>
-          <ButtonLink to={`/classes/${page.class.id}/marks`}>Marks</ButtonLink>
+          <ButtonLink to={`/classes/${page.class.id}`}>
+            <Trans>The class</Trans>
+          </ButtonLink>
+          <ButtonLink to={`/classes/${page.class.id}/marks`}>
+            <Trans>Marks</Trans>
+          </ButtonLink>
         </>
       }
     >
-      <Panel label="Running order">
+      <Panel label={t`Running order`}>
         <PlanReading page={page} plan={plan} evaluation={evaluation} library={library} />
       </Panel>
-      <Panel label="Before class" width={400}>
+      <Panel label={t`Before class`} width={400}>
         <BeforeClass plan={plan} evaluation={evaluation} context={context} library={library} />
       </Panel>
     </Page>

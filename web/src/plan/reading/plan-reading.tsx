@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -106,14 +108,14 @@ export function PlanReading({ page, plan, evaluation, library, actionsOf }: Prop
           </Box>
         ))}
       {open !== null && findItem(plan, open) && (
-        <Dialog open onClose={close} aria-label="The item" maxWidth="xs" fullWidth>
+        <Dialog open onClose={close} aria-label={t`The item`} maxWidth="xs" fullWidth>
           <DialogContent>
             <ItemTold page={page} plan={plan} evaluation={evaluation} library={library} itemId={open} />
             {actionsOf?.(open, close)}
           </DialogContent>
           <DialogActions>
             <Button variant="contained" onClick={close}>
-              Done
+              <Trans>Done</Trans>
             </Button>
           </DialogActions>
         </Dialog>
@@ -135,13 +137,20 @@ export function BeforeClass({
     <Box sx={{ maxWidth: 720 }}>
       {plan.story !== undefined && plan.story !== '' && (
         <Typography sx={{ mb: 2 }}>
-          <strong>Story:</strong> {plan.story}
+          <strong>
+            <Trans>Story:</Trans>
+          </strong>{' '}
+          {plan.story}
         </Typography>
       )}
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        What the checks say
+        <Trans>What the checks say</Trans>
       </Typography>
-      {findings.length === 0 && <Typography variant="body2">Nothing.</Typography>}
+      {findings.length === 0 && (
+        <Typography variant="body2">
+          <Trans>Nothing.</Trans>
+        </Typography>
+      )}
       {findings.map((finding) => {
         const { title, sentence } = wordsOf(finding, evaluation.timeline, library);
         return (
@@ -149,7 +158,7 @@ export function BeforeClass({
             <strong
               style={{ color: finding.severity === 'stop' ? palette.stop : finding.severity === 'caution' ? palette.caution : palette.ink }}
             >
-              {finding.severity === 'stop' ? 'Stop: ' : finding.severity === 'caution' ? 'Caution: ' : 'Hint: '}
+              {finding.severity === 'stop' ? t`Stop: ` : finding.severity === 'caution' ? t`Caution: ` : t`Hint: `}
               {title}.
             </strong>{' '}
             {sentence}
@@ -157,7 +166,7 @@ export function BeforeClass({
         );
       })}
       <Typography variant="h2" sx={{ mt: 2.5, mb: 0.5 }}>
-        Safety talk
+        <Trans>Safety talk</Trans>
       </Typography>
       {talk.map((line) => (
         <Box key={line} sx={{ borderTop: `1px solid ${palette.line}`, py: 0.75, fontSize: 14.5 }}>
@@ -196,13 +205,13 @@ function ItemTold({
       {others.length > 0 && (
         <>
           <Typography variant="h3" sx={{ mt: 1.5 }}>
-            Not as everybody
+            <Trans>Not as everybody</Trans>
           </Typography>
           {others.map(({ childId, tier, movement: slug }) => (
             <Box key={childId} sx={{ borderTop: `1px solid ${palette.line}`, py: 0.5, fontSize: 14.5 }}>
-              <strong>{names.get(childId) ?? 'A child'}</strong>:{' '}
+              <strong>{names.get(childId) ?? t`A child`}</strong>:{' '}
               {tier === null
-                ? 'nothing of it fits'
+                ? t`nothing of it fits`
                 : tier === 'instead'
                   ? (library.get(slug)?.name ?? slug)
                   : `${tier}: ${movement.tiers[tier]?.what ?? ''}`}

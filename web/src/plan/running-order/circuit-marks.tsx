@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import Box from '@mui/material/Box';
 import { clockText, type Circuit, type ClassPlan } from '@leiter/core';
 import { headingFont, palette } from '../../shared/palette';
@@ -45,12 +46,12 @@ export function CircuitMarks({ plan, ruler, onChoose }: Props) {
 
 /** `Round 2 of 3`; of a chain the side, of a pair whose turn it is, with the time where there are several. */
 function roundWords(circuit: Circuit | undefined, round: number): string {
-  if (!circuit) return `Round ${String(round)}`;
-  const { kind = 'circuit', rounds } = circuit;
-  if (kind === 'circuit') return `Round ${String(round)} of ${String(rounds)}`;
+  if (!circuit) return t`Round ${round}`;
+  const { kind = t`circuit`, rounds } = circuit;
+  if (kind === 'circuit') return t`Round ${round} of ${rounds}`;
   const isFirst = round % 2 === 1;
-  const whose = kind === 'chain' ? (isFirst ? 'On the left' : 'On the right') : isFirst ? 'The first one' : 'The other one';
-  return rounds === 1 ? whose : `${whose}, ${String(Math.ceil(round / 2))} of ${String(rounds)}`;
+  const whose = kind === 'chain' ? (isFirst ? t`On the left` : t`On the right`) : isFirst ? t`The first one` : t`The other one`;
+  return rounds === 1 ? whose : t`${whose}, ${Math.ceil(round / 2)} of ${rounds}`;
 }
 
 function RoundLine({
@@ -96,7 +97,7 @@ function RoundLine({
     >
       <strong style={{ whiteSpace: 'nowrap' }}>{words}</strong>
       <Box component="span" sx={{ color: palette.soft, whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis', minWidth: 0 }}>
-        {rest > 0 && `${String(rest)} s rest, then `}
+        {rest > 0 && t`${String(rest)} s rest, then `}
         {passes.map(({ movement }) => movement.name).join(', ')}
       </Box>
       <Box component="span" sx={{ ml: 'auto', fontFamily: headingFont, fontSize: 13.5, pl: 1, flexShrink: 0 }}>

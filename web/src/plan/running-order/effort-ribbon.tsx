@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { effortWord, type EffortCurve } from '@leiter/core';
 import { effortColours, palette } from '../../shared/palette';
 import type { Ruler } from '../editing/ruler';
@@ -17,7 +18,7 @@ export function EffortRibbon({ curve, ruler }: { readonly curve: EffortCurve; re
       width={width}
       height={ruler.height}
       role="img"
-      aria-label={`Effort rises to ${word} at minute ${String(Math.round(peakAt / 60))}`}
+      aria-label={t`Effort rises to ${word} at minute ${Math.round(peakAt / 60)}`}
       style={{ display: 'block' }}
     >
       <defs>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import styled from '@emotion/styled';
 import { clockText, musicGaps, musicSettings, timeOfDay, type ClassPlan, type MusicGap, type Timeline } from '@leiter/core';
 import { palette } from '../../shared/palette';
@@ -80,7 +82,7 @@ export function SectionLabels({ plan, timeline, ruler, chosen, onChoose }: Label
           key={id}
           type="button"
           aria-pressed={id === chosen}
-          title={`Put what is added at the end of “${sectionWords[kind]}”`}
+          title={t`Put what is added at the end of “${sectionWords[kind]}”`}
           onClick={() => {
             onChoose(id);
           }}
@@ -100,7 +102,9 @@ function MusicLabel({ gap }: { readonly gap: MusicGap | undefined }) {
   const apart = `, ${clockText(Math.abs(gap.gapSeconds))} ${gap.gapSeconds > 0 ? 'left' : 'short'}`;
   return (
     <Music data-apart={isTogether ? undefined : ''}>
-      {clockText(gap.track.seconds)} music{isTogether ? '' : apart}
+      <Trans>
+        {clockText(gap.track.seconds)} music{isTogether ? '' : apart}
+      </Trans>
     </Music>
   );
 }

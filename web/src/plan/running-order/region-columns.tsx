@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { firstRounds, regions, regionWord, type Region, type TimedItem } from '@leiter/core';
 import { palette } from '../../shared/palette';
 import type { Ruler } from '../editing/ruler';
@@ -82,7 +83,7 @@ function describe(items: readonly TimedItem[], shown: readonly Region[]): string
   const parts = shown.map((region) => {
     const loading = items.filter(({ movement }) => movement.loads.some((load) => load.region === region && load.amount >= 2)).length;
     const preparing = items.filter(({ movement }) => movement.prepares.includes(region)).length;
-    return `${regionWord(region)}: prepared by ${String(preparing)}, loaded by ${String(loading)}`;
+    return t`${regionWord(region)}: prepared by ${preparing}, loaded by ${loading}`;
   });
-  return parts.join('; ') || 'No region is loaded much';
+  return parts.join('; ') || t`No region is loaded much`;
 }

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { versionsTold } from '../editing/versions-told';
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import styled from '@emotion/styled';
@@ -132,7 +133,7 @@ export const RungLine = memo(function RungLine({
         {...listeners}
         aria-current={isChosen ? 'true' : undefined}
         data-over={isOver ? '' : undefined}
-        aria-label={`${timeOfDay(startsAt, timed.startSecond)} ${movement.name}, ${doseText(item.dose)}${sides ? `, ${sides}` : ''}${taught ? `, ${taught}` : ''}, takes ${clockText(timed.seconds)}`}
+        aria-label={t`${timeOfDay(startsAt, timed.startSecond)} ${movement.name}, ${doseText(item.dose)}${sides ? `, ${sides}` : ''}${taught ? `, ${taught}` : ''}, takes ${clockText(timed.seconds)}`}
         onClick={() => {
           onChoose(item.id);
         }}

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useDroppable } from '@dnd-kit/core';
 import styled from '@emotion/styled';
 import Box from '@mui/material/Box';
@@ -114,7 +116,7 @@ export function RunningOrder(props: Props) {
   return (
     <Frame
       ref={frame}
-      aria-label="Running order"
+      aria-label={t`Running order`}
       tabIndex={0}
       onPointerOver={({ target }) => {
         const next = askedBy(target);
@@ -125,7 +127,9 @@ export function RunningOrder(props: Props) {
       }}
     >
       <Columns>
-        <div style={{ gridColumn: 4, fontSize: 12, color: palette.soft }}>effort</div>
+        <div style={{ gridColumn: 4, fontSize: 12, color: palette.soft }}>
+          <Trans>effort</Trans>
+        </div>
         <div style={{ gridColumn: 5 }}>
           <RegionHeads items={items} />
         </div>
@@ -141,7 +145,7 @@ export function RunningOrder(props: Props) {
           {plan.sections.map((section) => section.items.length === 0 && <EmptyRung key={section.id} id={section.id} ruler={ruler} />)}
           <CircuitMarks plan={plan} ruler={ruler} onChoose={props.onChoose} />
           {props.writing && below && props.writing.line(below.top + below.height)}
-          <Rungs aria-label="Items">
+          <Rungs aria-label={t`Items`}>
             {firstRounds(items).map((timed) => (
               <RungLine
                 key={timed.item.id}
@@ -170,11 +174,15 @@ export function RunningOrder(props: Props) {
           <RegionColumns items={items} ruler={ruler} />
         </div>
       </Columns>
-      <BodyLine role="status" aria-label="What it asks of bodies" style={{ color: answer !== null || body ? palette.ink : palette.soft }}>
+      <BodyLine
+        role="status"
+        aria-label={t`What it asks of bodies`}
+        style={{ color: answer !== null || body ? palette.ink : palette.soft }}
+      >
         {answer ??
           (body
             ? bodyWords(body)
-            : 'Point at an item, or choose one: here is what it asks of bodies. Point at a figure: here is how it was reckoned.')}
+            : t`Point at an item, or choose one: here is what it asks of bodies. Point at a figure: here is how it was reckoned.`)}
       </BodyLine>
     </Frame>
   );
@@ -242,7 +250,7 @@ function EmptyRung({ id, ruler }: { readonly id: string; readonly ruler: Ruler }
         lineHeight: `${String(place.height - 3)}px`,
       }}
     >
-      nothing yet
+      <Trans>nothing yet</Trans>
     </Box>
   );
 }

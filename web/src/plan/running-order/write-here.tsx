@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
@@ -63,7 +64,7 @@ export function WriteHere({ movements, top, onAdd, onAddBlock, onClose }: Props)
           if (event.key === 'Escape') onClose();
         }}
         onBlur={onClose}
-        noOptionsText="Nothing like this"
+        noOptionsText={t`Nothing like this`}
         renderOption={({ key, ...rest }, { name, plainMeaning }) => (
           <Box component="li" key={key} {...rest} sx={{ display: 'flex', gap: 1, fontSize: 14.5 }}>
             <span>{isBlock ? stations.map((one) => one.name).join(' + ') : name}</span>
@@ -79,10 +80,10 @@ export function WriteHere({ movements, top, onAdd, onAddBlock, onClose }: Props)
           <TextField
             {...params}
             autoFocus
-            placeholder="Write what comes here, like: forward roll 3x4, or a + b each side"
+            placeholder={t`Write what comes here, like: forward roll 3x4, or a + b each side`}
             slotProps={{
               ...params.slotProps,
-              htmlInput: { ...params.slotProps.htmlInput, 'aria-label': 'Write what comes here' },
+              htmlInput: { ...params.slotProps.htmlInput, 'aria-label': t`Write what comes here` },
             }}
             sx={{ '& .MuiInputBase-root': { backgroundColor: '#FFFFFF', py: '0 !important', fontSize: 14.5 } }}
           />

@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -19,7 +21,7 @@ import {
   type Track,
 } from '@leiter/core';
 import type { StoredDocument } from '../../shared/document-session/document-kind';
-import { plural, sectionWords } from '../../shared/words';
+import { sectionWords } from '../../shared/words';
 
 interface Props {
   /** What is stored now; null where there is no plan any more. */
@@ -33,18 +35,22 @@ interface Props {
 export function ConflictDialog({ current, yours, library, onSettle }: Props) {
   const theirs = current ? linesOf(current.content, library) : [];
   const own = linesOf(yours, library);
-  const who = current?.savedBy ?? 'Somebody';
+  const who = current?.savedBy ?? t`Somebody`;
   return (
     <Dialog open aria-labelledby="conflict-title" maxWidth="md">
-      <DialogTitle id="conflict-title">{current ? `${who} saved this plan meanwhile` : 'This plan was taken away meanwhile'}</DialogTitle>
+      <DialogTitle id="conflict-title">{current ? t`${who} saved this plan meanwhile` : t`This plan was taken away meanwhile`}</DialogTitle>
       <DialogContent>
-        <Typography sx={{ mb: 2 }}>Nothing is lost yet. These lines differ:</Typography>
+        <Typography sx={{ mb: 2 }}>
+          <Trans>Nothing is lost yet. These lines differ:</Trans>
+        </Typography>
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 3 }}>
-          <Lines title={`Only in the plan of ${who}`} lines={without(theirs, own)} />
-          <Lines title="Only in yours" lines={without(own, theirs)} />
+          <Lines title={t`Only in the plan of ${who}`} lines={without(theirs, own)} />
+          <Lines title={t`Only in yours`} lines={without(own, theirs)} />
         </Box>
         {without(theirs, own).length + without(own, theirs).length === 0 && (
-          <Typography variant="body2">The lines are the same; their order differs.</Typography>
+          <Typography variant="body2">
+            <Trans>The lines are the same; their order differs.</Trans>
+          </Typography>
         )}
       </DialogContent>
       <DialogActions>
@@ -55,7 +61,7 @@ export function ConflictDialog({ current, yours, library, onSettle }: Props) {
               onSettle(current.content);
             }}
           >
-            Take theirs
+            <Trans>Take theirs</Trans>
           </Button>
         )}
         <Button
@@ -64,7 +70,7 @@ export function ConflictDialog({ current, yours, library, onSettle }: Props) {
             onSettle(yours);
           }}
         >
-          Keep mine
+          <Trans>Keep mine</Trans>
         </Button>
       </DialogActions>
     </Dialog>
@@ -85,7 +91,11 @@ function Lines({ title, lines }: { readonly title: string; readonly lines: reado
   return (
     <Box>
       <Typography variant="h3">{title}</Typography>
-      {lines.length === 0 && <Typography variant="body2">nothing</Typography>}
+      {lines.length === 0 && (
+        <Typography variant="body2">
+          <Trans>nothing</Trans>
+        </Typography>
+      )}
       <ul>
         {lines.map((line, index) => (
           <li key={`${line} ${String(index)}`}>{line}</li>
@@ -96,7 +106,7 @@ function Lines({ title, lines }: { readonly title: string; readonly lines: reado
 }
 
 const musicLine = (what: string, { name, seconds }: Track): string =>
-  `${what} to ${name === '' ? 'music' : `“${name}”`}, ${clockText(seconds)}`;
+  t`${what} to ${name === '' ? 'music' : `“${name}”`}, ${clockText(seconds)}`;
 
 /** What a plan says, line by line: its items, what is gone round, and what is played. */
 function linesOf(plan: ClassPlan, library: Library): readonly string[] {
@@ -108,8 +118,8 @@ function linesOf(plan: ClassPlan, library: Library): readonly string[] {
     ...(section.music ? [musicLine(sectionWords[section.kind], section.music)] : []),
     ...section.items.flatMap((item) => (item.music ? [musicLine(nameOf(item.movement), item.music)] : [])),
   ]);
-  const focus = plan.focus.map((slug) => `In focus: ${nameOf(slug)}`);
-  const accepted = (plan.accepted ?? []).map(({ check, reason }) => `Let stand (${check.replaceAll('-', ' ')}): ${reason}`);
+  const focus = plan.focus.map((slug) => t`In focus: ${nameOf(slug)}`);
+  const accepted = (plan.accepted ?? []).map(({ check, reason }) => t`Let stand (${check.replaceAll('-', ' ')}): ${reason}`);
   return [...itemLines(plan, library), ...circuits, ...music, ...focus, ...accepted];
 }
 
@@ -122,7 +132,7 @@ function itemLines(plan: ClassPlan, library: Library): readonly string[] {
       item.tiers.join('/'),
       item.cue && `“${item.cue}”`,
       item.note,
-      item.familiarity && `the group: ${item.familiarity}`,
+      item.familiarity && t`the group: ${item.familiarity}`,
       ...byHandWords(item.tierByHand),
     ]
       .filter(Boolean)
@@ -135,6 +145,6 @@ function byHandWords(tierByHand: Item['tierByHand']): readonly string[] {
   const tiers = Object.values(tierByHand ?? {});
   return tierNames.flatMap((tier) => {
     const count = tiers.filter((one) => one === tier).length;
-    return count === 0 ? [] : [`set by hand: ${plural(count, 'child', 'children')} ${tier}`];
+    return count === 0 ? [] : [t`set by hand: ${plural(count, { one: '# child', other: '# children' })} ${tier}`];
   });
 }

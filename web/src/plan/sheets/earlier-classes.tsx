@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -43,12 +45,14 @@ export function EarlierClasses({ page, library, onStart }: Props) {
     );
   const nameOf = (slug: string): string => library.get(slug)?.name ?? slug;
   return (
-    <Box component="section" aria-label="From an earlier class" sx={{ borderTop: `1px solid ${palette.line}`, py: 1.5 }}>
-      <Typography variant="h3">From an earlier class</Typography>
+    <Box component="section" aria-label={t`From an earlier class`} sx={{ borderTop: `1px solid ${palette.line}`, py: 1.5 }}>
+      <Typography variant="h3">
+        <Trans>From an earlier class</Trans>
+      </Typography>
       <Box sx={{ display: 'flex', gap: 1, my: 1, flexWrap: 'wrap' }}>
         <TextField
           select
-          label="Group"
+          label={t`Group`}
           value={groupId}
           sx={{ minWidth: 150 }}
           onChange={(event) => {
@@ -64,7 +68,7 @@ export function EarlierClasses({ page, library, onStart }: Props) {
         </TextField>
         <TextField
           select
-          label="Class"
+          label={t`Class`}
           value={chosen?.id ?? ''}
           disabled={earlier.length === 0}
           sx={{ minWidth: 170 }}
@@ -85,7 +89,7 @@ export function EarlierClasses({ page, library, onStart }: Props) {
             if (plan) onStart(copyOf(plan, library, newId));
           }}
         >
-          Copy it
+          <Trans>Copy it</Trans>
         </Button>
         {further && (
           <Button
@@ -95,16 +99,16 @@ export function EarlierClasses({ page, library, onStart }: Props) {
               onStart(fillSlot(further.plan, library, context));
             }}
           >
-            Again, one step further
+            <Trans>Again, one step further</Trans>
           </Button>
         )}
       </Box>
       <Typography variant="body2" sx={{ color: palette.soft }}>
-        {earlier.length === 0 && 'This group has no other planned class.'}
+        {earlier.length === 0 && t`This group has no other planned class.`}
         {further &&
           (further.steps.length === 0
-            ? 'What was in focus stays: not enough children have shown it alone yet.'
-            : further.steps.map(({ from, to }) => `${nameOf(from)} was shown, so ${nameOf(to)} comes next.`).join(' '))}
+            ? t`What was in focus stays: not enough children have shown it alone yet.`
+            : further.steps.map(({ from, to }) => t`${nameOf(from)} was shown, so ${nameOf(to)} comes next.`).join(' '))}
       </Typography>
     </Box>
   );

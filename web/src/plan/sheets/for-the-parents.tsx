@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -47,7 +49,9 @@ export function ForTheParents({ session, evaluation, library, people, plan, cont
   return (
     <>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mb: 1.5 }}>
-        <Typography sx={{ flex: 1 }}>What each family needs for this class – of what its child does, and of nothing else.</Typography>
+        <Typography sx={{ flex: 1 }}>
+          <Trans>What each family needs for this class – of what its child does, and of nothing else.</Trans>
+        </Typography>
         <Button
           variant="outlined"
           size="small"
@@ -55,12 +59,12 @@ export function ForTheParents({ session, evaluation, library, people, plan, cont
             window.print();
           }}
         >
-          Print them
+          <Trans>Print them</Trans>
         </Button>
       </Box>
       <Box
         component="ul"
-        aria-label="Families"
+        aria-label={t`Families`}
         sx={{ listStyle: 'none', m: 0, p: 0, display: 'grid', gridTemplateColumns: '1fr 1fr', columnGap: 3 }}
       >
         {lists.map(({ id, name, words }) => (
@@ -70,7 +74,7 @@ export function ForTheParents({ session, evaluation, library, people, plan, cont
               <div>{words.join(' ')}</div>
             </Box>
             <Button size="small" variant="outlined" onClick={() => void copy(id, words.join('\n'))}>
-              {copied === id ? 'Copied' : 'Copy'}
+              {copied === id ? t`Copied` : t`Copy`}
             </Button>
           </Box>
         ))}

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import type { ClassPageResponse } from '@leiter/contract';
 import {
@@ -41,26 +43,34 @@ function Paper({ page, plan, evaluation, library, talk }: Props) {
     <>
       <Box sx={{ fontFamily: headingFont, fontSize: '17pt', fontWeight: 700 }}>{page.class.groupName}</Box>
       <Box sx={{ mb: 1.5 }}>
-        {dayText(page.class.day)} · {page.class.startsAt} to {timeOfDay(page.class.startsAt, page.class.lengthMinutes * 60)} · planned{' '}
-        {clockText(timeline.totalSeconds)}
+        <Trans>
+          {dayText(page.class.day)} · {page.class.startsAt} to {timeOfDay(page.class.startsAt, page.class.lengthMinutes * 60)} · planned{' '}
+          {clockText(timeline.totalSeconds)}
+        </Trans>
       </Box>
-      {plan.story !== undefined && <Box sx={{ mb: 1.5 }}>Story: {plan.story}</Box>}
+      {plan.story !== undefined && (
+        <Box sx={{ mb: 1.5 }}>
+          <Trans>Story: {plan.story}</Trans>
+        </Box>
+      )}
       <Rows page={page} plan={plan} evaluation={evaluation} library={library} />
       <Box sx={{ breakInside: 'avoid', mt: 2 }}>
-        <Box sx={{ fontFamily: headingFont, fontSize: '12pt', fontWeight: 700 }}>Before the first movement</Box>
+        <Box sx={{ fontFamily: headingFont, fontSize: '12pt', fontWeight: 700 }}>
+          <Trans>Before the first movement</Trans>
+        </Box>
         <ul style={{ margin: '4pt 0', paddingLeft: '14pt' }}>
           {talk().map((line) => (
             <li key={line}>{line}</li>
           ))}
         </ul>
         {plan.homeTask && (
-          <ul aria-label="Home task" style={{ margin: '4pt 0 8pt', paddingLeft: '14pt' }}>
+          <ul aria-label={t`Home task`} style={{ margin: '4pt 0 8pt', paddingLeft: '14pt' }}>
             {homeTaskLines(plan.homeTask, library).map((line) => (
               <li key={line}>{line}</li>
             ))}
           </ul>
         )}
-        Usual cautions only. Your governing body’s rules, your training and medical advice come first.
+        <Trans>Usual cautions only. Your governing body’s rules, your training and medical advice come first.</Trans>
       </Box>
     </>
   );
@@ -96,7 +106,7 @@ function Rows({ page, plan, evaluation, library }: Omit<Props, 'talk'>) {
               <td>
                 <strong>{movement.name}</strong>
                 {circuit && ` – ${circuitText(circuit)}`}
-                {!circuit && rounds > 1 && ' – in the circuit'}
+                {!circuit && rounds > 1 && t` – in the circuit`}
               </td>
               <td>
                 {[doseText(item.dose), teachingText(item, (slug) => library.get(slug)?.name ?? slug)]

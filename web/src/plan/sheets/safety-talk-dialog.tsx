@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -11,18 +13,20 @@ import { palette } from '../../shared/palette';
 export function SafetyTalkDialog({ lines, onClose }: { readonly lines: readonly string[]; readonly onClose: () => void }) {
   return (
     <Dialog open onClose={onClose} aria-labelledby="talk-title" maxWidth="sm" fullWidth>
-      <DialogTitle id="talk-title">Before the first movement</DialogTitle>
+      <DialogTitle id="talk-title">
+        <Trans>Before the first movement</Trans>
+      </DialogTitle>
       <DialogContent>
         <Typography variant="body2" sx={{ color: palette.soft, mb: 1 }}>
-          Made from this plan and the floors of those who come. Teach shows it while you say it.
+          <Trans>Made from this plan and the floors of those who come. Teach shows it while you say it.</Trans>
         </Typography>
-        <Box component="ul" aria-label="Safety talk" sx={{ m: 0, pl: 2.5, fontSize: 16, lineHeight: 1.7 }}>
+        <Box component="ul" aria-label={t`Safety talk`} sx={{ m: 0, pl: 2.5, fontSize: 16, lineHeight: 1.7 }}>
           {lines.map((line) => (
             <li key={line}>{line}</li>
           ))}
         </Box>
         <Typography variant="body2" sx={{ color: palette.soft, mt: 2 }}>
-          Usual cautions only. Your governing body’s rules, your training and medical advice come first.
+          <Trans>Usual cautions only. Your governing body’s rules, your training and medical advice come first.</Trans>
         </Typography>
       </DialogContent>
       <DialogActions sx={{ p: 2 }}>
@@ -32,10 +36,10 @@ export function SafetyTalkDialog({ lines, onClose }: { readonly lines: readonly 
             void navigator.clipboard.writeText(lines.join('\n'));
           }}
         >
-          Copy it
+          <Trans>Copy it</Trans>
         </Button>
         <Button variant="contained" onClick={onClose}>
-          Close
+          <Trans>Close</Trans>
         </Button>
       </DialogActions>
     </Dialog>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -18,7 +20,6 @@ import {
 import { useState } from 'react';
 import { palette } from '../../shared/palette';
 import { TextButton } from '../../shared/text-button';
-import { plural } from '../../shared/words';
 import { removeTemplate } from '../../queries/class.queries';
 import { evaluationOf } from '../../queries/evaluation';
 import { EarlierClasses } from './earlier-classes';
@@ -47,9 +48,13 @@ export function TemplateChooser({ page, templates, library, onStart }: Props) {
   return (
     <Box sx={{ p: 4, overflowY: 'auto', display: 'grid', gridTemplateColumns: 'minmax(0, 720px) minmax(260px, 420px)', columnGap: 6 }}>
       <div>
-        <Typography variant="h2">This class has no plan yet</Typography>
+        <Typography variant="h2">
+          <Trans>This class has no plan yet</Trans>
+        </Typography>
         <Typography sx={{ mb: 2 }}>
-          Start from a running order that is whole as it stands, and change what today wants. The first one fits this group best.
+          <Trans>
+            Start from a running order that is whole as it stands, and change what today wants. The first one fits this group best.
+          </Trans>
         </Typography>
         <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
           {shown.map((template, index) => {
@@ -66,34 +71,36 @@ export function TemplateChooser({ page, templates, library, onStart }: Props) {
                 <Box sx={{ flex: 1 }}>
                   <Typography variant="h3">
                     {template.name}
-                    {template.ownId !== null && ' – of the club'}
+                    {template.ownId !== null && t` – of the club`}
                   </Typography>
                   <Typography variant="body2" sx={{ color: palette.soft }}>
-                    {plural(itemTotals(timeline.items).size, 'item', 'items')} · {clockText(timeline.totalSeconds)} with this group · for{' '}
-                    {template.lengthMinutes} minutes, {template.ageBand} years · focus{' '}
-                    {template.focus.map((slug) => library.get(slug)?.name.toLowerCase() ?? slug).join(', ')}
+                    <Trans>
+                      <Plural value={itemTotals(timeline.items).size} one="# item" other="# items" /> · {clockText(timeline.totalSeconds)}{' '}
+                      with this group · for {template.lengthMinutes} minutes, {template.ageBand} years · focus{' '}
+                      {template.focus.map((slug) => library.get(slug)?.name.toLowerCase() ?? slug).join(', ')}
+                    </Trans>
                   </Typography>
                 </Box>
                 {template.ownId !== null && (
                   <Button
                     variant="outlined"
-                    aria-label={`Put away ${template.name}`}
+                    aria-label={t`Put away ${template.name}`}
                     onClick={() => {
                       void removeTemplate(template.ownId ?? '');
                     }}
                   >
-                    Put away
+                    <Trans>Put away</Trans>
                   </Button>
                 )}
                 <Button
                   variant={index === 0 ? 'contained' : 'outlined'}
                   autoFocus={index === 0}
-                  aria-label={`Start from ${template.name}`}
+                  aria-label={t`Start from ${template.name}`}
                   onClick={() => {
                     onStart(plan);
                   }}
                 >
-                  Start from this
+                  <Trans>Start from this</Trans>
                 </Button>
               </Box>
             );
@@ -101,7 +108,7 @@ export function TemplateChooser({ page, templates, library, onStart }: Props) {
           {shown.length < fitting.length && (
             <Box component="li" sx={{ borderTop: `1px solid ${palette.line}`, py: 1.5 }}>
               <TextButton
-                label={`Show the other ${String(fitting.length - shown.length)} running orders`}
+                label={t`Show the other ${fitting.length - shown.length} running orders`}
                 onClick={() => {
                   setAllShown(true);
                 }}
@@ -110,9 +117,11 @@ export function TemplateChooser({ page, templates, library, onStart }: Props) {
           )}
           <Box component="li" sx={{ borderTop: `1px solid ${palette.line}`, py: 1.5, display: 'flex', alignItems: 'center', gap: 2 }}>
             <Box sx={{ flex: 1 }}>
-              <Typography variant="h3">Empty sections</Typography>
+              <Typography variant="h3">
+                <Trans>Empty sections</Trans>
+              </Typography>
               <Typography variant="body2" sx={{ color: palette.soft }}>
-                Opening to closing, nothing in them yet
+                <Trans>Opening to closing, nothing in them yet</Trans>
               </Typography>
             </Box>
             <Button
@@ -121,7 +130,7 @@ export function TemplateChooser({ page, templates, library, onStart }: Props) {
                 onStart({ sections: sectionKinds.map((kind) => ({ id: newId(), kind, items: [] })), focus: [] });
               }}
             >
-              Start empty
+              <Trans>Start empty</Trans>
             </Button>
           </Box>
         </Box>

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { ClassPageResponse } from '@leiter/contract';
 import { evaluationContextOf } from '@leiter/contract/evaluation-context';
 import { ageBandOf, meanAge, type ClassLength, type ClassPlan } from '@leiter/core';
@@ -29,8 +30,14 @@ export function TemplateDialog({ page, plan, onClose, onKept }: Props) {
     onKept(name);
   });
   return (
-    <FormDialog title="Keep as a template" action="Keep it" width="xs" state={form.formState} onSubmit={submit} onClose={onClose}>
-      <FormField control={form.control} name="name" label="Name" autoFocus helperText="Any class of this programme can start from it." />
+    <FormDialog title={t`Keep as a template`} action={t`Keep it`} width="xs" state={form.formState} onSubmit={submit} onClose={onClose}>
+      <FormField
+        control={form.control}
+        name="name"
+        label={t`Name`}
+        autoFocus
+        helperText={t`Any class of this programme can start from it.`}
+      />
     </FormDialog>
   );
 }

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -49,22 +51,30 @@ export function WhoDoesWhat({ page, plan, context, evaluation, library, onEdit, 
   return (
     <Dialog open onClose={onClose} aria-labelledby="who-title" maxWidth="lg" fullWidth>
       <DialogTitle id="who-title" sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
-        Who does what
+        <Trans>Who does what</Trans>
         <ToggleButtonGroup
           exclusive
           size="small"
           value={part}
-          aria-label="Part"
+          aria-label={t`Part`}
           onChange={(_event, value: 'sheet' | 'homes' | null) => {
             if (value) setPart(value);
           }}
         >
-          <ToggleButton value="sheet">Versions</ToggleButton>
-          <ToggleButton value="homes">For the parents</ToggleButton>
+          <ToggleButton value="sheet">
+            <Trans>Versions</Trans>
+          </ToggleButton>
+          <ToggleButton value="homes">
+            <Trans>For the parents</Trans>
+          </ToggleButton>
         </ToggleButtonGroup>
       </DialogTitle>
       <DialogContent sx={{ pb: 1 }}>
-        {children.length === 0 && <Typography>Nobody is expected. Children are enrolled on their pages.</Typography>}
+        {children.length === 0 && (
+          <Typography>
+            <Trans>Nobody is expected. Children are enrolled on their pages.</Trans>
+          </Typography>
+        )}
         {children.length > 0 && part === 'sheet' && (
           <Sheet page={page} evaluation={evaluation} library={library} people={children} onEdit={onEdit} />
         )}
@@ -74,7 +84,7 @@ export function WhoDoesWhat({ page, plan, context, evaluation, library, onEdit, 
       </DialogContent>
       <DialogActions sx={{ p: 2 }}>
         <Button variant="contained" onClick={onClose}>
-          Close
+          <Trans>Close</Trans>
         </Button>
       </DialogActions>
     </Dialog>
@@ -127,14 +137,16 @@ function Sheet({
                 setTier('as-reckoned');
               }}
             >
-              Automatic
+              <Trans>Automatic</Trans>
             </Button>
           </>
         ) : (
-          <Box sx={{ color: palette.soft }}>Choose a field to see why, and to set it by hand.</Box>
+          <Box sx={{ color: palette.soft }}>
+            <Trans>Choose a field to see why, and to set it by hand.</Trans>
+          </Box>
         )}
       </Box>
-      <Box sx={{ overflow: 'auto', maxHeight: 480 }} tabIndex={0} role="region" aria-label="Versions">
+      <Box sx={{ overflow: 'auto', maxHeight: 480 }} tabIndex={0} role="region" aria-label={t`Versions`}>
         <Box
           component="table"
           sx={{ borderCollapse: 'collapse', fontSize: 13.5, '& th, & td': { border: `1px solid ${palette.line}`, p: 0 } }}
@@ -145,7 +157,7 @@ function Sheet({
                 component="th"
                 sx={{ textAlign: 'left', px: '8px !important', position: 'sticky', left: 0, backgroundColor: palette.paper }}
               >
-                Item
+                <Trans>Item</Trans>
               </Box>
               {people.map(({ id, name, gradeName }) => (
                 <Box component="th" key={id} sx={{ px: '6px !important', fontWeight: 700, minWidth: 74 }}>

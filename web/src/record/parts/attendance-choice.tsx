@@ -1,7 +1,13 @@
+import { t } from '@lingui/core/macro';
 import type { Attendance, ExpectedChild } from '@leiter/contract';
 import { ChoiceBar } from '../../shared/choice-bar';
 
-export const attendanceWords: Readonly<Record<Attendance, string>> = { present: 'there', late: 'late', absent: 'away', watched: 'watched' };
+export const attendanceWords: Readonly<Record<Attendance, string>> = {
+  present: t`there`,
+  late: t`late`,
+  absent: t`away`,
+  watched: t`watched`,
+};
 const choices = (Object.keys(attendanceWords) as Attendance[]) // the keys of the record are its type
   .map((value) => ({ value, words: attendanceWords[value] }));
 
@@ -26,7 +32,7 @@ export function AttendanceChoice({
 }) {
   return (
     <ChoiceBar
-      label={`Was ${child.name} there?`}
+      label={t`Was ${child.name} there?`}
       choices={choices}
       value={child.attendance}
       onChange={onChosen}

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { BoardRow, RequirementResponse } from '@leiter/contract';
 import { currentObservations, isSided, type Library, type ObservedSide } from '@leiter/core';
 import Box from '@mui/material/Box';
@@ -69,11 +71,11 @@ export function BoardMark({ row, requirement, library, onClose }: Props) {
         {isSided(movement) && (
           <Box sx={{ mb: 1.5 }}>
             <ChoiceBar
-              label="Which side"
+              label={t`Which side`}
               isGrowing
               choices={[
-                { value: 'left', words: `left${row.leadSide === 'left' ? ' (leads)' : ''}` },
-                { value: 'right', words: `right${row.leadSide === 'right' ? ' (leads)' : ''}` },
+                { value: 'left', words: row.leadSide === 'left' ? t`left (leads)` : t`left` },
+                { value: 'right', words: row.leadSide === 'right' ? t`right (leads)` : t`right` },
               ]}
               value={side}
               onChange={(value) => {
@@ -84,9 +86,9 @@ export function BoardMark({ row, requirement, library, onClose }: Props) {
         )}
         <CellInspector cell={cell} childName={row.name} onChange={change} onTakeBack={() => void takeBack(cell)} />
         <Typography variant="h3" sx={{ mt: 2.5, mb: 0.5 }}>
-          Seen last
+          <Trans>Seen last</Trans>
         </Typography>
-        {seen.length === 0 && <Typography variant="body2">{page ? 'Nothing yet.' : 'Fetching what was seen …'}</Typography>}
+        {seen.length === 0 && <Typography variant="body2">{page ? t`Nothing yet.` : t`Fetching what was seen …`}</Typography>}
         {seen.map((one) => (
           <Box
             key={one.id}
@@ -102,10 +104,10 @@ export function BoardMark({ row, requirement, library, onClose }: Props) {
       </DialogContent>
       <DialogActions>
         <Typography variant="body2" sx={{ mr: 'auto', color: palette.soft }}>
-          {waiting.some(({ request }) => request.childId === row.childId) ? 'kept here, on its way' : 'A mark given here is of today.'}
+          {waiting.some(({ request }) => request.childId === row.childId) ? t`kept here, on its way` : t`A mark given here is of today.`}
         </Typography>
         <Button variant="contained" onClick={onClose}>
-          Done
+          <Trans>Done</Trans>
         </Button>
       </DialogActions>
     </Dialog>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -31,7 +33,7 @@ export function CellInspector({
   const { movement } = column;
   const stage = requirement?.stage ? movement.stages[requirement.stage - 1] : undefined;
   return (
-    <Box component="section" aria-label="What to see">
+    <Box component="section" aria-label={t`What to see`}>
       <Typography variant="h2">{childName}</Typography>
       <Typography sx={{ mb: 1.5 }}>
         {movement.name}
@@ -44,7 +46,7 @@ export function CellInspector({
         </Box>
       )}
       <Typography variant="body2" sx={{ color: palette.soft, mb: 1.5 }}>
-        {requirement ? `Asked: ${criterionText(requirement.criterion)}.` : 'The next grade does not ask this; it is kept all the same.'}
+        {requirement ? t`Asked: ${criterionText(requirement.criterion)}.` : t`The next grade does not ask this; it is kept all the same.`}
       </Typography>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 0.75, mb: 1.5 }}>
         {marks.map((one, index) => (
@@ -64,14 +66,14 @@ export function CellInspector({
       </Box>
       {mark && (
         <Box sx={{ mt: -0.75, mb: 1 }}>
-          <TextButton label="Take the mark back" onClick={onTakeBack} />
+          <TextButton label={t`Take the mark back`} onClick={onTakeBack} />
         </Box>
       )}
       {mark?.mark === 'with-help' && (
         <TextField
           select
           fullWidth
-          label="Help (H: the next)"
+          label={t`Help (H: the next)`}
           value={mark.help ?? 'told'}
           sx={{ mb: 1.5 }}
           onChange={(event) => {
@@ -98,7 +100,7 @@ export function CellInspector({
         />
       )}
       <Typography variant="h3" sx={{ mt: 2, mb: 0.5 }}>
-        Faults
+        <Trans>Faults</Trans>
       </Typography>
       {movement.faults.map((fault) => (
         <Box
@@ -129,7 +131,11 @@ export function CellInspector({
           </span>
         </Box>
       ))}
-      {movement.faults.length === 0 && <Typography variant="body2">None are written down for this movement.</Typography>}
+      {movement.faults.length === 0 && (
+        <Typography variant="body2">
+          <Trans>None are written down for this movement.</Trans>
+        </Typography>
+      )}
     </Box>
   );
 }
@@ -165,7 +171,7 @@ function MeasureField({
         setTyped(event.target.value);
       }}
       error={!isRight}
-      helperText={isRight ? undefined : `A whole number, at most ${String(asked.most)}.`}
+      helperText={isRight ? undefined : t`A whole number, at most ${asked.most}.`}
       onBlur={leave}
       onKeyDown={(event) => {
         if (event.key === 'Enter' || event.key === 'Escape') {
@@ -181,12 +187,12 @@ function MeasureField({
 
 function askedMeasure({ leastSeconds, leastReps, leastCorrect }: Criterion) {
   if (leastSeconds !== undefined)
-    return { field: 'seconds', label: `Seconds held (${String(leastSeconds)} asked)`, most: 3600, of: undefined } as const;
-  if (leastReps !== undefined) return { field: 'reps', label: `Times (${String(leastReps)} asked)`, most: 1000, of: undefined } as const;
+    return { field: 'seconds', label: t`Seconds held (${leastSeconds} asked)`, most: 3600, of: undefined } as const;
+  if (leastReps !== undefined) return { field: 'reps', label: t`Times (${leastReps} asked)`, most: 1000, of: undefined } as const;
   if (leastCorrect)
     return {
       field: 'correct',
-      label: `Correct of ${String(leastCorrect.of)} (${String(leastCorrect.correct)} asked)`,
+      label: t`Correct of ${leastCorrect.of} (${leastCorrect.correct} asked)`,
       most: leastCorrect.of,
       of: leastCorrect.of,
     } as const;

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import Box from '@mui/material/Box';
 import { marks, type Mark } from '@leiter/core';
 import { palette } from '../../shared/palette';
@@ -11,7 +12,7 @@ export function MarkGlyph({ mark, isWaiting = false }: { readonly mark: Mark; re
       <Rungs climbed={marks.indexOf(mark)} />
       {markWords[mark]}
       {isWaiting && (
-        <Box component="span" title="kept here, not sent yet" sx={{ color: palette.caution }}>
+        <Box component="span" title={t`kept here, not sent yet`} sx={{ color: palette.caution }}>
           …
         </Box>
       )}

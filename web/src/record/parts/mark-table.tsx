@@ -1,3 +1,5 @@
+import { Trans } from '@lingui/react/macro';
+import { t } from '@lingui/core/macro';
 import Box from '@mui/material/Box';
 import { useEffect, useRef, type KeyboardEvent as ReactKeyboardEvent } from 'react';
 import { Link } from 'react-router';
@@ -91,16 +93,16 @@ export function MarkTable({ sheet, chosen, onChoose, onMeasure }: Props) {
       component="table"
       ref={grid}
       role="grid"
-      aria-label="Marks of the class"
+      aria-label={t`Marks of the class`}
       sx={{ borderCollapse: 'separate', borderSpacing: 0, fontSize: 14.5, '& th': { fontWeight: 400, textAlign: 'left' } }}
     >
       <thead>
         <tr>
           <Box component="th" scope="col" sx={{ ...stays, top: 0, zIndex: 3, p: 1, borderTop: 0, verticalAlign: 'bottom' }}>
-            Child
+            <Trans>Child</Trans>
           </Box>
           <Box component="th" scope="col" sx={{ ...head, width: 0 }}>
-            There
+            <Trans>There</Trans>
           </Box>
           {columns.map((column) => (
             <Box component="th" scope="col" key={column.key} sx={{ ...head, minWidth: 112 }}>
@@ -118,7 +120,9 @@ export function MarkTable({ sheet, chosen, onChoose, onMeasure }: Props) {
                 {child.name}
               </Link>
               <Box sx={{ fontSize: 12.5, color: palette.soft }}>
-                {child.gradeName ?? 'no grade yet'} · {child.leadSide} leads
+                <Trans>
+                  {child.gradeName ?? t`no grade yet`} · {child.leadSide} leads
+                </Trans>
               </Box>
             </Box>
             <Box component="td" sx={{ borderTop: `1px solid ${palette.line}`, pr: 1.25 }}>
@@ -144,7 +148,7 @@ export function MarkTable({ sheet, chosen, onChoose, onMeasure }: Props) {
                   data-cell={`${String(row)}-${String(index)}`}
                   tabIndex={isChosen ? 0 : -1}
                   aria-selected={isChosen}
-                  aria-label={`${child.name}, ${column.movement.name}${column.side === 'none' ? '' : ` ${column.side}`}: ${one.mark ? one.mark.mark.replace('-', ' ') : 'no mark'}`}
+                  aria-label={`${child.name}, ${column.movement.name}${column.side === 'none' ? '' : ` ${column.side}`}: ${one.mark ? one.mark.mark.replace('-', ' ') : t`no mark`}`}
                   onClick={() => {
                     go(row, index);
                   }}
@@ -179,7 +183,7 @@ export function MarkTable({ sheet, chosen, onChoose, onMeasure }: Props) {
                     </>
                   ) : (
                     <Box component="span" sx={{ color: palette.soft, fontSize: 13 }}>
-                      {one.requirement ? '–' : 'not asked'}
+                      {one.requirement ? '–' : t`not asked`}
                     </Box>
                   )}
                 </Box>
@@ -204,9 +208,9 @@ export function detailOf({ mark, column }: MarkCell): string {
     seconds !== undefined
       ? `${String(seconds)} s`
       : reps !== undefined
-        ? `${String(reps)} times`
+        ? t`${reps} times`
         : correct !== undefined
-          ? `${String(correct)} of ${String(of ?? 0)}`
+          ? t`${correct} of ${of ?? 0}`
           : '';
   const faults = mark.faults.map((slug) => column.movement.faults.find((fault) => fault.slug === slug)?.name.toLowerCase() ?? slug);
   return [measured, mark.help ? helpWords[mark.help] : '', ...faults].filter((part) => part !== '').join(', ');

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -42,10 +44,10 @@ export function MarksByThumb({ sheet }: { readonly sheet: MarkSheet }) {
   return (
     <Box>
       <ChoiceBar
-        label="How it is marked"
+        label={t`How it is marked`}
         choices={[
-          { value: 'child', words: 'child by child' },
-          { value: 'skill', words: 'skill by skill' },
+          { value: 'child', words: t`child by child` },
+          { value: 'skill', words: t`skill by skill` },
         ]}
         value={by}
         isGrowing
@@ -70,7 +72,7 @@ export function MarksByThumb({ sheet }: { readonly sheet: MarkSheet }) {
         <Button
           variant="outlined"
           sx={{ minWidth: 48, minHeight: 48 }}
-          aria-label={`The ${by} before`}
+          aria-label={t`The ${by} before`}
           onClick={() => {
             go(-1);
           }}
@@ -83,14 +85,16 @@ export function MarksByThumb({ sheet }: { readonly sheet: MarkSheet }) {
         >
           {title}
           <Box sx={{ fontSize: 13, fontWeight: 400, color: palette.soft }}>
-            {index + 1} of {count}
-            {by === 'child' && child ? ` · ${child.gradeName ?? 'no grade yet'} · ${child.leadSide} leads` : ''}
+            <Trans>
+              {index + 1} of {count}
+              {by === 'child' && child ? t` · ${child.gradeName ?? t`no grade yet`} · ${child.leadSide} leads` : ''}
+            </Trans>
           </Box>
         </Box>
         <Button
           variant="outlined"
           sx={{ minWidth: 48, minHeight: 48 }}
-          aria-label={`The next ${by}`}
+          aria-label={t`The next ${by}`}
           onClick={() => {
             go(1);
           }}
@@ -107,20 +111,24 @@ export function MarksByThumb({ sheet }: { readonly sheet: MarkSheet }) {
           }}
         />
       )}
-      <Box component="ul" aria-label={`Marks of ${title}`} sx={{ listStyle: 'none', m: 0, mt: 1, p: 0 }}>
+      <Box component="ul" aria-label={t`Marks of ${title}`} sx={{ listStyle: 'none', m: 0, mt: 1, p: 0 }}>
         {cells.map(({ cell, name }) => (
           <Box component="li" key={`${cell.childId} ${cell.column.key}`} sx={{ borderBottom: `1px solid ${palette.line}`, py: 1 }}>
             <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, mb: 0.5 }}>
               <Box sx={{ flex: 1, fontWeight: 700, overflowWrap: 'anywhere' }}>{name}</Box>
-              {!cell.requirement && <Box sx={{ fontSize: 13, color: palette.soft }}>not asked</Box>}
+              {!cell.requirement && (
+                <Box sx={{ fontSize: 13, color: palette.soft }}>
+                  <Trans>not asked</Trans>
+                </Box>
+              )}
               <Button
                 size="small"
-                aria-label={`More of ${name}`}
+                aria-label={t`More of ${name}`}
                 onClick={() => {
                   setOpen({ childId: cell.childId, key: cell.column.key });
                 }}
               >
-                More
+                <Trans>More</Trans>
               </Button>
             </Box>
             <RungChoice
@@ -143,7 +151,7 @@ export function MarksByThumb({ sheet }: { readonly sheet: MarkSheet }) {
           sheet.undo();
         }}
       >
-        Undo the last mark
+        <Trans>Undo the last mark</Trans>
       </Button>
       {open && opened && (
         <Dialog
@@ -151,7 +159,7 @@ export function MarksByThumb({ sheet }: { readonly sheet: MarkSheet }) {
           onClose={() => {
             setOpen(null);
           }}
-          aria-label="What to see"
+          aria-label={t`What to see`}
         >
           <DialogContent>
             <CellInspector
@@ -172,7 +180,7 @@ export function MarksByThumb({ sheet }: { readonly sheet: MarkSheet }) {
                 setOpen(null);
               }}
             >
-              Done
+              <Trans>Done</Trans>
             </Button>
           </DialogContent>
         </Dialog>
@@ -198,7 +206,7 @@ function RungChoice({
 }) {
   return (
     <ChoiceBar
-      label={`Mark of ${name}`}
+      label={t`Mark of ${name}`}
       isGrowing
       value={cell.mark?.mark ?? null}
       onChange={onMark}

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import type { ClassPageResponse } from '@leiter/contract';
@@ -13,7 +15,7 @@ export function RefusedMarks({ page, library }: { readonly page: ClassPageRespon
 }
 
 function refusedWords({ request, givenAt }: WaitingMark, page: ClassPageResponse, library: Library): string {
-  const child = page.children.find(({ id }) => id === request.childId)?.name ?? 'A child';
+  const child = page.children.find(({ id }) => id === request.childId)?.name ?? t`A child`;
   const movement = library.get(request.movement)?.name ?? request.movement;
   const side = request.side === 'none' ? '' : `, ${request.side}`;
   const more = [request.help ?? '', ...request.faults, request.note].filter((part) => part !== '').map((part) => part.replaceAll('-', ' '));
@@ -34,7 +36,7 @@ function RefusedMark({ mark, words }: { readonly mark: WaitingMark; readonly wor
               void putAwayMark(mark.id);
             }}
           >
-            Put away
+            <Trans>Put away</Trans>
           </Button>
         ) : (
           <Button
@@ -48,12 +50,14 @@ function RefusedMark({ mark, words }: { readonly mark: WaitingMark; readonly wor
               );
             }}
           >
-            Copy it
+            <Trans>Copy it</Trans>
           </Button>
         )
       }
     >
-      This mark was not taken ({mark.refusal}): {words}
+      <Trans>
+        This mark was not taken ({mark.refusal}): {words}
+      </Trans>
     </Alert>
   );
 }

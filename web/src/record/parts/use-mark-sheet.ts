@@ -1,3 +1,4 @@
+import { plural, t } from '@lingui/core/macro';
 import type { Attendance, ClassPageResponse, ExpectedChild, GroupBoardResponse } from '@leiter/contract';
 import { currentObservations, groupBy, type Library } from '@leiter/core';
 import { useMemo, useRef, useState } from 'react';
@@ -6,7 +7,6 @@ import { setRoll, useAttendance } from '../../queries/class.queries';
 import { giveMark, useMarkQueue } from '../../queries/mark-queue';
 import { useSession } from '../../queries/session.queries';
 import { offerUndo } from '../../shared/undo-bar';
-import { plural } from '../../shared/words';
 import {
   changedMark,
   givenMark,
@@ -107,7 +107,9 @@ export function useMarkSheet(page: ClassPageResponse, board: GroupBoardResponse,
       const unsaid = children.filter((child) => child.attendance === null).map(({ id }) => id);
       if (unsaid.length > 0)
         void setRoll(classId, unsaid, 'present').then(() => {
-          offerUndo(`${plural(unsaid.length, 'child is', 'children are')} down as there`, () => setRoll(classId, unsaid, null));
+          offerUndo(t`${plural(unsaid.length, { one: '# child is', other: '# children are' })} down as there`, () =>
+            setRoll(classId, unsaid, null),
+          );
         });
     },
     undo: () => {

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
 import type { LiveEvent } from '@leiter/contract';
 import { useCallback, useEffect, useState } from 'react';
@@ -32,7 +33,7 @@ export function useOthersChanges<Content>({ kind, id, session, versionIn, askVer
       if (!isNews(version)) return;
       const stored = await kind.read(id);
       if (!stored || !goOnFrom(stored)) return;
-      setChangedBy(stored.savedBy ?? 'Somebody else');
+      setChangedBy(stored.savedBy ?? t`Somebody else`);
       onShown?.(stored);
     },
     [goOnFrom, id, isNews, kind, onShown],

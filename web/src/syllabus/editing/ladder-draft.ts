@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { SyllabusResponse } from '@leiter/contract';
 import { slugOf, wholeCriterion, type LadderGrade, type LadderRequirement, type LadderVersion, type Movement } from '@leiter/core';
 
@@ -27,7 +28,7 @@ export function withNewGrade(ladder: LadderVersion, above: string | null): { rea
   const taken = new Set(ladder.grades.flatMap(({ slug, name }) => [slug, name.toLowerCase()]));
   let number = ladder.grades.length + 1;
   while (taken.has(`grade ${String(number)}`) || taken.has(`grade-${String(number)}`)) number += 1;
-  const name = `Grade ${String(number)}`;
+  const name = t`Grade ${number}`;
   const below = ladder.grades.findIndex(({ slug }) => slug === above);
   const at = below < 0 ? ladder.grades.length : below + 1;
   const { leastWeeksInGrade = 8, leastClasses = 6, leastAgeYears = 4 } = ladder.grades[at - 1] ?? {};

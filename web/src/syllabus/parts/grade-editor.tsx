@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -45,7 +47,7 @@ export function GradeEditor({ grade, draft, stored, programme, library, onChange
         }}
       />
       <SortableList
-        label={`Requirements of ${grade.name}`}
+        label={t`Requirements of ${grade.name}`}
         ids={keys}
         nameOf={(key) => nameOf(key.split(' ')[0] ?? '')}
         onMove={(from, to) => {
@@ -90,7 +92,7 @@ function GradeFields({ grade, onChange, onRemove }: Pick<Props, 'grade' | 'onCha
     <Box sx={{ mb: 2, pt: 0.75 }}>
       <Box sx={{ display: 'flex', gap: 1.25, alignItems: 'end', mb: 1 }}>
         <TextField
-          label="Name of the grade"
+          label={t`Name of the grade`}
           value={grade.name}
           sx={{ width: 260 }}
           onChange={(event) => {
@@ -99,13 +101,19 @@ function GradeFields({ grade, onChange, onRemove }: Pick<Props, 'grade' | 'onCha
           }}
         />
         <Button variant="outlined" onClick={onRemove}>
-          Put the grade away
+          <Trans>Put the grade away</Trans>
         </Button>
       </Box>
-      <Sentence label="Who may take it">
-        <span>A child may take it from {number('leastAgeYears', 'From years')} years,</span>
-        <span>after {number('leastWeeksInGrade', 'Least weeks')} weeks in the grade before</span>
-        <span>and {number('leastClasses', 'Least classes')} classes.</span>
+      <Sentence label={t`Who may take it`}>
+        <span>
+          <Trans>A child may take it from {number('leastAgeYears', 'From years')} years,</Trans>
+        </span>
+        <span>
+          <Trans>after {number('leastWeeksInGrade', 'Least weeks')} weeks in the grade before</Trans>
+        </span>
+        <span>
+          <Trans>and {number('leastClasses', 'Least classes')} classes.</Trans>
+        </span>
       </Sentence>
     </Box>
   );
@@ -121,14 +129,14 @@ function LookAt({ grade, draft, programme, library }: Pick<Props, 'grade' | 'dra
   return (
     <Box
       component="ul"
-      aria-label="What to look at"
+      aria-label={t`What to look at`}
       sx={{ m: 0, mb: 1.5, py: 1, pl: 3, backgroundColor: palette.cautionPaper, color: palette.caution, fontSize: 14 }}
     >
       {faults.map((fault) => (
         <li key={`${fault.movement} ${fault.kind} ${fault.found}`}>
           {fault.movement === '' ? '' : `${library.get(fault.movement)?.name ?? fault.movement}: `}
           {syllabusFaultWords({ ...fault, found: library.get(fault.found)?.name ?? fault.found })}
-          {syllabusHints.has(fault.kind) ? ' It can be saved all the same.' : ''}
+          {syllabusHints.has(fault.kind) ? t` It can be saved all the same.` : ''}
         </li>
       ))}
     </Box>
@@ -166,7 +174,7 @@ function AddMovement({
         if (movement) onAdd(movement);
       }}
       sx={{ maxWidth: 420, mb: 1.5 }}
-      renderInput={(parameters) => <TextField {...parameters} label="Ask for one more movement" placeholder="Type its name" />}
+      renderInput={(parameters) => <TextField {...parameters} label={t`Ask for one more movement`} placeholder={t`Type its name`} />}
     />
   );
 }

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { LadderVersion } from '@leiter/core';
@@ -20,7 +22,7 @@ export function GradeList({ draft, chosen, onChoose, onChange }: Props) {
   return (
     <>
       <SortableList
-        label="Grades, highest first"
+        label={t`Grades, highest first`}
         ids={inUse.map(({ slug }) => slug)}
         nameOf={(slug) => inUse.find((one) => one.slug === slug)?.name ?? slug}
         onMove={(from, to) => {
@@ -70,13 +72,15 @@ export function GradeList({ draft, chosen, onChoose, onChange }: Props) {
           onChoose(added.slug);
         }}
       >
-        Add a grade above {grade?.name ?? 'all'}
+        <Trans>Add a grade above {grade?.name ?? t`all`}</Trans>
       </Button>
       {away.length > 0 && (
-        <Box component="ul" aria-label="Grades put away" sx={{ listStyle: 'none', p: 0, mt: 2 }}>
+        <Box component="ul" aria-label={t`Grades put away`} sx={{ listStyle: 'none', p: 0, mt: 2 }}>
           {away.map(({ slug, name }) => (
             <Box component="li" key={slug} sx={{ display: 'flex', alignItems: 'center', gap: 1, color: palette.soft, py: 0.5 }}>
-              <Box sx={{ flex: 1 }}>{name} – put away</Box>
+              <Box sx={{ flex: 1 }}>
+                <Trans>{name} – put away</Trans>
+              </Box>
               <Button
                 size="small"
                 variant="outlined"
@@ -85,7 +89,7 @@ export function GradeList({ draft, chosen, onChoose, onChange }: Props) {
                   onChoose(slug);
                 }}
               >
-                Put back
+                <Trans>Put back</Trans>
               </Button>
             </Box>
           ))}

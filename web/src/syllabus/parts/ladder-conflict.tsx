@@ -1,3 +1,4 @@
+import { Trans } from '@lingui/react/macro';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -19,14 +20,22 @@ export function LadderConflict({ current, yours, onSettle }: Props) {
   const lines = ladderLines(current.content, yours).filter(isChange);
   return (
     <Dialog open aria-labelledby="ladder-conflict-title" maxWidth="sm" fullWidth>
-      <DialogTitle id="ladder-conflict-title">Somebody saved version {current.version} of this ladder meanwhile</DialogTitle>
+      <DialogTitle id="ladder-conflict-title">
+        <Trans>Somebody saved version {current.version} of this ladder meanwhile</Trans>
+      </DialogTitle>
       <DialogContent>
-        <Typography sx={{ mb: 1 }}>Nothing is lost yet. Keeping yours would change in version {current.version}:</Typography>
+        <Typography sx={{ mb: 1 }}>
+          <Trans>Nothing is lost yet. Keeping yours would change in version {current.version}:</Trans>
+        </Typography>
         <ul>
           {lines.map((line, index) => (
             <li key={index}>{lineWords(line)}</li>
           ))}
-          {lines.length === 0 && <li>nothing: both say the same</li>}
+          {lines.length === 0 && (
+            <li>
+              <Trans>nothing: both say the same</Trans>
+            </li>
+          )}
         </ul>
       </DialogContent>
       <DialogActions>
@@ -36,7 +45,7 @@ export function LadderConflict({ current, yours, onSettle }: Props) {
             onSettle(current.content, current);
           }}
         >
-          Take theirs
+          <Trans>Take theirs</Trans>
         </Button>
         <Button
           variant="contained"
@@ -44,7 +53,7 @@ export function LadderConflict({ current, yours, onSettle }: Props) {
             onSettle(yours, current);
           }}
         >
-          Go on with mine
+          <Trans>Go on with mine</Trans>
         </Button>
       </DialogActions>
     </Dialog>

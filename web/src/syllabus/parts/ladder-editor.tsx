@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -11,7 +13,6 @@ import { pageKeys } from '../../shared/page-keys';
 import { queryClient } from '../../shared/query-client';
 import { Page, Panel } from '../../shared/page';
 import { palette } from '../../shared/palette';
-import { plural } from '../../shared/words';
 import { ladderOf, withGrade, withoutGrade } from '../editing/ladder-draft';
 import { ladderDocument, ladderKind } from '../editing/ladder-kind';
 import { GradeEditor } from './grade-editor';
@@ -68,14 +69,16 @@ export function LadderEditor({ syllabus, library, onLeave, onSaved }: Props) {
   const refusal = state.kind === 'refused' || state.kind === 'waiting' ? refusalOf(state) : null;
   return (
     <Page
-      title={`Change the ladder of ${syllabus.programmeName}`}
+      title={t`Change the ladder of ${syllabus.programmeName}`}
       about={
-        changes === 0 ? `version ${String(version)}, nothing changed yet` : `${plural(changes, 'change', 'changes')}, kept here, not saved`
+        changes === 0
+          ? t`version ${version}, nothing changed yet`
+          : t`${plural(changes, { one: '# change', other: '# changes' })}, kept here, not saved`
       }
       actions={
         <>
           <Button variant="outlined" disabled={past === 0} onClick={undo}>
-            Undo
+            <Trans>Undo</Trans>
           </Button>
           {changes > 0 && (
             <Button
@@ -85,22 +88,22 @@ export function LadderEditor({ syllabus, library, onLeave, onSaved }: Props) {
                 onLeave();
               }}
             >
-              Drop the changes
+              <Trans>Drop the changes</Trans>
             </Button>
           )}
           <Button variant="outlined" onClick={onLeave}>
-            {changes === 0 ? 'Close' : 'Go on later'}
+            {changes === 0 ? t`Close` : t`Go on later`}
           </Button>
           <Button variant="contained" disabled={changes === 0 || state.kind === 'saving'} onClick={() => void save()}>
-            Save as version {version + 1}
+            <Trans>Save as version {version + 1}</Trans>
           </Button>
         </>
       }
     >
-      <Panel label="Grades" width={300} padding={1.5}>
+      <Panel label={t`Grades`} width={300} padding={1.5}>
         <GradeList draft={draft} chosen={chosen} onChoose={setChosen} onChange={change} />
       </Panel>
-      <Panel label="The grade">
+      <Panel label={t`The grade`}>
         {refusal && (
           <Alert severity="warning" sx={{ mb: 2, backgroundColor: palette.cautionPaper, color: palette.caution }}>
             {refusal.why}
@@ -125,7 +128,9 @@ export function LadderEditor({ syllabus, library, onLeave, onSaved }: Props) {
             }}
           />
         ) : (
-          <Box sx={{ color: palette.soft }}>Choose a grade at the left, or add one.</Box>
+          <Box sx={{ color: palette.soft }}>
+            <Trans>Choose a grade at the left, or add one.</Trans>
+          </Box>
         )}
       </Panel>
       {state.kind === 'conflict' && state.current && (
@@ -144,5 +149,5 @@ export function LadderEditor({ syllabus, library, onLeave, onSaved }: Props) {
 }
 
 function refusalOf(state: Extract<SaveState<LadderVersion>, { readonly kind: 'refused' | 'waiting' }>): Refusal {
-  return state.kind === 'waiting' ? { why: 'No answer just now. What you changed is kept; try again in a moment.', errors: [] } : state;
+  return state.kind === 'waiting' ? { why: t`No answer just now. What you changed is kept; try again in a moment.`, errors: [] } : state;
 }

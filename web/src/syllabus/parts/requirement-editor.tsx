@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { marks, type Criterion, type LadderRequirement, type Mark, type Movement } from '@leiter/core';
@@ -6,7 +8,11 @@ import { palette } from '../../shared/palette';
 import { markWords } from '../../shared/words';
 import { ClauseButton, NumberWord, Sentence, WordChoice } from './sentence';
 
-const sidesWords: Readonly<Record<Criterion['sides'], string>> = { none: 'on any side', both: 'on both sides', lead: 'on the lead side' };
+const sidesWords: Readonly<Record<Criterion['sides'], string>> = {
+  none: t`on any side`,
+  both: t`on both sides`,
+  lead: t`on the lead side`,
+};
 
 interface Props {
   readonly requirement: LadderRequirement;
@@ -39,7 +45,9 @@ export function RequirementEditor({ requirement, movement, onChange, onRemove }:
     return (
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, py: 0.75 }}>
         <Figure movement={movement} size={34} />
-        <Box sx={{ flex: 1, color: palette.soft }}>{name} – put away</Box>
+        <Box sx={{ flex: 1, color: palette.soft }}>
+          <Trans>{name} – put away</Trans>
+        </Box>
         <Button
           variant="outlined"
           size="small"
@@ -47,7 +55,7 @@ export function RequirementEditor({ requirement, movement, onChange, onRemove }:
             onChange({ ...requirement, isPutAway: false });
           }}
         >
-          Put back
+          <Trans>Put back</Trans>
         </Button>
       </Box>
     );
@@ -58,24 +66,21 @@ export function RequirementEditor({ requirement, movement, onChange, onRemove }:
       <Figure movement={movement} size={42} />
       <Box sx={{ fontWeight: 700 }}>{name}</Box>
       <Button variant="outlined" size="small" onClick={onRemove}>
-        Put away
+        <Trans>Put away</Trans>
       </Button>
-      <Sentence label={`${name}: criterion`} gridColumn="2 / -1">
+      <Sentence label={t`${name}: criterion`} gridColumn="2 / -1">
         {stages.length > 0 && (
           <WordChoice
-            label="Stage"
+            label={t`Stage`}
             value={String(stage ?? 0)}
-            options={[
-              ['0', 'the whole'],
-              ...stages.map((one, index) => [String(index + 1), `stage ${String(index + 1)}: ${one.name}`] as const),
-            ]}
+            options={[['0', t`the whole`], ...stages.map((one, index) => [String(index + 1), t`stage ${index + 1}: ${one.name}`] as const)]}
             onChange={(value) => {
               onChange({ ...requirement, stage: value === '0' ? null : Number(value) });
             }}
           />
         )}
         <WordChoice
-          label="Mark"
+          label={t`Mark`}
           value={criterion.leastMark}
           options={marks.map((mark) => [mark, markWords[mark]] as const)}
           onChange={(value) => {
@@ -83,7 +88,7 @@ export function RequirementEditor({ requirement, movement, onChange, onRemove }:
           }}
         />
         <WordChoice
-          label="Sides"
+          label={t`Sides`}
           value={criterion.sides}
           options={Object.entries(sidesWords)}
           onChange={(value) => {
@@ -92,19 +97,19 @@ export function RequirementEditor({ requirement, movement, onChange, onRemove }:
         />
         {leastSeconds !== undefined && (
           <span>
-            for <NumberWord label="Seconds" value={leastSeconds} onChange={optional('leastSeconds')} /> s
+            <Trans>for</Trans> <NumberWord label={t`Seconds`} value={leastSeconds} onChange={optional('leastSeconds')} /> s
           </span>
         )}
         {leastReps !== undefined && (
           <span>
-            <NumberWord label="Reps" value={leastReps} onChange={optional('leastReps')} /> in a row
+            <NumberWord label={t`Reps`} value={leastReps} onChange={optional('leastReps')} /> <Trans>in a row</Trans>
           </span>
         )}
         {leastCorrect && (
           <span>
-            <NumberWord label="Correct" value={leastCorrect.correct} onChange={correct} /> right of{' '}
+            <NumberWord label={t`Correct`} value={leastCorrect.correct} onChange={correct} /> <Trans>right of </Trans>
             <NumberWord
-              label="Out of"
+              label={t`Out of`}
               value={leastCorrect.of}
               onChange={(value) => {
                 ask({ leastCorrect: { ...leastCorrect, of: Math.max(leastCorrect.correct, value ?? leastCorrect.correct) } });
@@ -113,13 +118,16 @@ export function RequirementEditor({ requirement, movement, onChange, onRemove }:
           </span>
         )}
         <span>
-          – seen <NumberWord label="Times" value={times} onChange={always('times')} /> {times === 1 ? 'time' : 'times'} on{' '}
-          <NumberWord label="Days" value={days} onChange={always('days')} /> {days === 1 ? 'day' : 'days'} within{' '}
-          <NumberWord label="In weeks" value={withinWeeks} onChange={always('withinWeeks')} /> {withinWeeks === 1 ? 'week' : 'weeks'}
+          <Trans>– seen</Trans> <NumberWord label={t`Times`} value={times} onChange={always('times')} />{' '}
+          <Trans>{plural(times, { one: 'time', other: 'times' })} on </Trans>
+          <NumberWord label={t`Days`} value={days} onChange={always('days')} />{' '}
+          <Trans>{plural(days, { one: 'day', other: 'days' })} within </Trans>
+          <NumberWord label={t`In weeks`} value={withinWeeks} onChange={always('withinWeeks')} />{' '}
+          {plural(withinWeeks, { one: 'week', other: 'weeks' })}
         </span>
         {leastSeconds === undefined && (
           <ClauseButton
-            words="seconds"
+            words={t`seconds`}
             onAdd={() => {
               optional('leastSeconds')(5);
             }}
@@ -127,7 +135,7 @@ export function RequirementEditor({ requirement, movement, onChange, onRemove }:
         )}
         {leastReps === undefined && (
           <ClauseButton
-            words="reps"
+            words={t`reps`}
             onAdd={() => {
               optional('leastReps')(5);
             }}
@@ -135,7 +143,7 @@ export function RequirementEditor({ requirement, movement, onChange, onRemove }:
         )}
         {!leastCorrect && (
           <ClauseButton
-            words="right of"
+            words={t`right of`}
             onAdd={() => {
               ask({ leastCorrect: { correct: 3, of: 4 } });
             }}

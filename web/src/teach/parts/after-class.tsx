@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -64,17 +66,19 @@ export function AfterClass({
   return (
     <Box sx={{ p: 6, maxWidth: 720 }}>
       <Typography component="h1" sx={{ fontSize: 60, fontWeight: 700, lineHeight: 1.1 }}>
-        {isTry ? 'That was a try' : 'The class is over'}
+        {isTry ? t`That was a try` : t`The class is over`}
       </Typography>
       <Typography sx={{ fontSize: 24, mb: 4, color: palette.nightSoft }}>
-        It took {clockText(total)}; planned were {clockText(evaluation.timeline.totalSeconds)}.{' '}
-        {isTry
-          ? 'Less than a third of a class is not counted: the class is still to be taught, and its times teach nothing.'
-          : 'Note now what was seen, while you remember it.'}
+        <Trans>
+          It took {clockText(total)}; planned were {clockText(evaluation.timeline.totalSeconds)}.{' '}
+          {isTry
+            ? t`Less than a third of a class is not counted: the class is still to be taught, and its times teach nothing.`
+            : t`Note now what was seen, while you remember it.`}
+        </Trans>
       </Typography>
       {isFailed && (
         <Typography role="alert" sx={{ fontSize: 20, mb: 2 }}>
-          The server did not answer. The times are kept here; press again in a moment.
+          <Trans>The server did not answer. The times are kept here; press again in a moment.</Trans>
         </Typography>
       )}
       <Box sx={{ display: 'flex', gap: 2 }}>
@@ -87,7 +91,7 @@ export function AfterClass({
             }}
             sx={light}
           >
-            Still to be taught
+            <Trans>Still to be taught</Trans>
           </Button>
         )}
         <Button
@@ -98,7 +102,7 @@ export function AfterClass({
           }}
           sx={isTry ? outlined : light}
         >
-          {isTry ? 'It was the class: mark what was seen' : 'Mark what was seen'}
+          {isTry ? t`It was the class: mark what was seen` : t`Mark what was seen`}
         </Button>
         <Button
           variant="outlined"
@@ -108,7 +112,7 @@ export function AfterClass({
           }}
           sx={outlined}
         >
-          Back to the last item
+          <Trans>Back to the last item</Trans>
         </Button>
       </Box>
     </Box>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -7,7 +9,6 @@ import { clockText, itemTotals, wordsOf, type Evaluation, type Library } from '@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { palette } from '../../shared/palette';
-import { plural } from '../../shared/words';
 import { Dark } from './dark';
 
 /** Before the clock runs: what is still to be looked at. Stops have to be dealt with on purpose. */
@@ -32,16 +33,21 @@ export function BeforeClass({
           {page.class.groupName}
         </Typography>
         <Typography sx={{ fontSize: 24, mb: 3, color: palette.nightSoft }}>
-          {itemTotals(evaluation.timeline.items).size} items, {clockText(evaluation.timeline.totalSeconds)} of {page.class.lengthMinutes}
-          :00. Step back until you see yourself whole; the clock goes on by itself.
+          <Trans>
+            {itemTotals(evaluation.timeline.items).size} items, {clockText(evaluation.timeline.totalSeconds)} of {page.class.lengthMinutes}
+            :00. Step back until you see yourself whole; the clock goes on by itself.
+          </Trans>
         </Typography>
         {page.stored?.plan.story !== undefined && (
           <Typography sx={{ fontSize: 24, mb: 3 }}>
-            <span style={{ color: palette.nightSoft }}>Story</span> {page.stored.plan.story}
+            <span style={{ color: palette.nightSoft }}>
+              <Trans>Story</Trans>
+            </span>{' '}
+            {page.stored.plan.story}
           </Typography>
         )}
         {stops.length > 0 && (
-          <Box component="ul" sx={{ pl: 3, fontSize: 20, mb: 3 }} aria-label="Stops">
+          <Box component="ul" sx={{ pl: 3, fontSize: 20, mb: 3 }} aria-label={t`Stops`}>
             {stops.map((finding, index) => {
               const words = wordsOf(finding, evaluation.timeline, library);
               return (
@@ -54,7 +60,7 @@ export function BeforeClass({
         )}
         {stops.length > 0 && (
           <TextField
-            label="How have you dealt with this?"
+            label={t`How have you dealt with this?`}
             value={note}
             multiline
             autoFocus
@@ -84,7 +90,7 @@ export function BeforeClass({
               '&:hover': { backgroundColor: '#FFFFFF' },
             }}
           >
-            {stops.length > 0 ? 'I have dealt with this: start' : 'Start the class'}
+            {stops.length > 0 ? t`I have dealt with this: start` : t`Start the class`}
           </Button>
           <Button
             component={Link}
@@ -93,21 +99,23 @@ export function BeforeClass({
             size="large"
             sx={{ color: palette.cream, borderColor: palette.nightSoft, fontSize: 18 }}
           >
-            Back to the plan
+            <Trans>Back to the plan</Trans>
           </Button>
         </Box>
         <Typography sx={{ mt: 4, color: palette.nightSoft }}>
-          Space pauses. Arrows and page keys go on and back, so a clicker works as well. ? shows the keys.
+          <Trans>Space pauses. Arrows and page keys go on and back, so a clicker works as well. ? shows the keys.</Trans>
         </Typography>
         <Typography component="h2" sx={{ mt: 5, mb: 1, fontSize: 24, fontWeight: 700 }}>
-          {plural(coming.length, 'child', 'children')} coming
+          <Trans>
+            <Plural value={coming.length} one="# child" other="# children" /> coming
+          </Trans>
         </Typography>
         <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, columnCount: 3, fontSize: 20, lineHeight: 1.7 }}>
           {coming.map(({ id, name, ageYears, gradeName }) => (
             <li key={id}>
               {name}{' '}
               <Box component="span" sx={{ color: palette.nightSoft, fontSize: 16 }}>
-                {ageYears}, {gradeName ?? 'no grade yet'}
+                {ageYears}, {gradeName ?? t`no grade yet`}
               </Box>
             </li>
           ))}

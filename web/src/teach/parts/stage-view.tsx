@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import { callsText, clockText, helperText, leaderWords, stanceWords, type Position, type TimedItem } from '@leiter/core';
 import { headingFont, palette } from '../../shared/palette';
@@ -40,7 +42,9 @@ export function StageView({ position, clock, endsAt, talk, homeTask, nameOf, ins
           </Box>
         </span>
         <span>
-          ends <strong style={{ color: palette.cream }}>{endsAt}</strong> · {paceWords(position)}
+          <Trans>
+            ends <strong style={{ color: palette.cream }}>{endsAt}</strong> · {paceWords(position)}
+          </Trans>
         </span>
       </Box>
       <Box
@@ -68,7 +72,7 @@ export function StageView({ position, clock, endsAt, talk, homeTask, nameOf, ins
         }}
       >
         {said.length > 0 ? (
-          <Talk lines={said} label={timed.section.kind === 'safety' ? 'Safety talk' : 'Home task'} />
+          <Talk lines={said} label={timed.section.kind === 'safety' ? t`Safety talk` : t`Home task`} />
         ) : (
           <Figure movement={movement} size={320} tone="night" isDecoration={false} />
         )}
@@ -77,7 +81,7 @@ export function StageView({ position, clock, endsAt, talk, homeTask, nameOf, ins
       {instead.length > 0 && (
         <Box sx={{ fontSize: 22, mb: 1.5, lineHeight: 1.25 }}>
           <Box component="span" sx={{ color: palette.nightSoft, mr: 1.5 }}>
-            Instead
+            <Trans>Instead</Trans>
           </Box>
           {instead.join(' · ')}
         </Box>
@@ -87,7 +91,7 @@ export function StageView({ position, clock, endsAt, talk, homeTask, nameOf, ins
           {tiers.map((tier) => (
             <Box key={tier.name} sx={{ borderTop: '3px solid #6E7F80', pt: 1 }}>
               <Box sx={{ fontSize: 19, color: palette.nightSoft }}>
-                {tier.fromGrade === null ? tier.name : `${tier.name}, from ${tier.fromGrade.replaceAll('-', ' ')}`}
+                {tier.fromGrade === null ? tier.name : t`${tier.name}, from ${tier.fromGrade.replaceAll('-', ' ')}`}
               </Box>
               <Box sx={{ fontSize: 24, lineHeight: 1.25 }}>{tier.what}</Box>
             </Box>
@@ -99,7 +103,7 @@ export function StageView({ position, clock, endsAt, talk, homeTask, nameOf, ins
           {cue !== undefined && (
             <>
               <Box component="span" sx={{ color: palette.nightSoft, mr: 1.5 }}>
-                Say
+                <Trans>Say</Trans>
               </Box>
               {cue}
             </>
@@ -107,9 +111,9 @@ export function StageView({ position, clock, endsAt, talk, homeTask, nameOf, ins
         </span>
         <Box component="span" sx={{ whiteSpace: 'nowrap' }}>
           <Box component="span" sx={{ color: palette.nightSoft, mr: 1.5 }}>
-            Next
+            <Trans>Next</Trans>
           </Box>
-          {next ? next.movement.name : 'the end'}
+          {next ? next.movement.name : t`the end`}
           {next && (
             <Box component="span" sx={{ color: palette.nightSoft, ml: 1.5 }}>
               {clockText(next.seconds)}
@@ -125,12 +129,12 @@ export function StageView({ position, clock, endsAt, talk, homeTask, nameOf, ins
 function howWords({ item }: TimedItem, nameOf: Props['nameOf']): string {
   return [
     ...(item.leader ? [leaderWords[item.leader]] : []),
-    ...(item.stands ? [`stand ${stanceWords[item.stands]}`] : []),
+    ...(item.stands ? [t`stand ${stanceWords[item.stands]}`] : []),
     ...(item.calls ? [callsText(item.calls)] : []),
-    ...(item.choice ? [`or ${item.choice.map(nameOf).join(', ')}`] : []),
+    ...(item.choice ? [t`or ${item.choice.map(nameOf).join(', ')}`] : []),
     ...(item.helper ? [helperText(item.helper)] : []),
-    ...(item.areEyesClosed ? ['eyes closed'] : []),
-    ...(item.stopsWithMusic ? ['still when the music stops'] : []),
+    ...(item.areEyesClosed ? [t`eyes closed`] : []),
+    ...(item.stopsWithMusic ? [t`still when the music stops`] : []),
   ].join(' · ');
 }
 
@@ -139,13 +143,11 @@ function whereWords({ section, item, share, round, rounds }: TimedItem): string 
   const track = item.music ?? section.music;
   return [
     sectionWords[section.kind],
-    ...(rounds > 1
-      ? [share < 1 ? (round % 2 === 1 ? 'the first one' : 'now the other one') : `round ${String(round)} of ${String(rounds)}`]
-      : []),
-    ...(item.isCameraMoved ? ['move the camera'] : []),
-    ...(item.build ? [`first: ${item.build.what}`] : []),
-    ...(item.takesTurns ? ['two take turns'] : []),
-    ...(track ? [track.name === '' ? 'to music' : `to “${track.name}”`] : []),
+    ...(rounds > 1 ? [share < 1 ? (round % 2 === 1 ? t`the first one` : t`now the other one`) : t`round ${round} of ${rounds}`] : []),
+    ...(item.isCameraMoved ? [t`move the camera`] : []),
+    ...(item.build ? [t`first: ${item.build.what}`] : []),
+    ...(item.takesTurns ? [t`two take turns`] : []),
+    ...(track ? [track.name === '' ? t`to music` : t`to “${track.name}”`] : []),
   ].join(' · ');
 }
 
@@ -166,23 +168,27 @@ function Now({ position }: { readonly position: Position }) {
   return (
     <Box>
       <Box aria-live="polite" sx={{ fontSize: 30, color: palette.nightSoft }}>
-        {isPaused ? 'Paused – space goes on' : stepWords(step)}
+        {isPaused ? t`Paused – space goes on` : stepWords(step)}
         {side && !isPaused && (
           <Box>
-            they use
-            <Box
-              sx={{
-                fontFamily: headingFont,
-                fontSize: side.children.length > 6 ? 76 : 104,
-                lineHeight: 1,
-                fontWeight: 750,
-                color: '#E6C35C',
-              }}
-            >
-              {side.children}
-            </Box>
+            <Trans>
+              they use
+              <Box
+                sx={{
+                  fontFamily: headingFont,
+                  fontSize: side.children.length > 6 ? 76 : 104,
+                  lineHeight: 1,
+                  fontWeight: 750,
+                  color: '#E6C35C',
+                }}
+              >
+                {side.children}
+              </Box>
+            </Trans>
             <Box sx={{ fontSize: 24, mb: 1 }}>
-              facing them: you show your <strong style={{ color: palette.cream }}>{side.show}</strong>
+              <Trans>
+                facing them: you show your <strong style={{ color: palette.cream }}>{side.show}</strong>
+              </Trans>
             </Box>
           </Box>
         )}
@@ -192,7 +198,7 @@ function Now({ position }: { readonly position: Position }) {
           <Box sx={{ fontFamily: headingFont, fontWeight: 750, fontSize: 120, lineHeight: 1 }}>
             {count}
             <Box component="span" sx={{ fontSize: 48, color: palette.nightSoft, ml: 2 }}>
-              of {of}
+              <Trans>of {of}</Trans>
             </Box>
           </Box>
         ) : (
@@ -202,7 +208,9 @@ function Now({ position }: { readonly position: Position }) {
         )}
         <Box>
           <Box sx={{ fontFamily: headingFont, fontSize: 56, lineHeight: 1 }}>{clockText(Math.ceil(remainingSeconds))}</Box>
-          <Box sx={{ fontSize: 21, color: palette.nightSoft }}>left of this item</Box>
+          <Box sx={{ fontSize: 21, color: palette.nightSoft }}>
+            <Trans>left of this item</Trans>
+          </Box>
         </Box>
       </Box>
     </Box>

@@ -1,30 +1,31 @@
+import { t } from '@lingui/core/macro';
 import { clockText, type Position, type Step } from '@leiter/core';
 
 /** What the children do now, in a word or two: large on the screen. */
 export function stepWords(step: Step | null): string {
   switch (step?.kind) {
     case 'go-to':
-      return 'Get there';
+      return t`Get there`;
     case 'explain':
-      return 'Explain and show';
+      return t`Explain and show`;
     case 'set-up':
-      return 'Set up';
+      return t`Set up`;
     case 'change-side':
-      return 'Change sides';
+      return t`Change sides`;
     case 'rest':
-      return 'Rest';
+      return t`Rest`;
     case 'reps':
-      return step.sets > 1 ? `Set ${String(step.set)} of ${String(step.sets)}` : 'Go';
+      return step.sets > 1 ? t`Set ${step.set} of ${step.sets}` : t`Go`;
     case 'hold':
-      return step.sets > 1 ? `Hold ${String(step.set)} of ${String(step.sets)}` : 'Hold';
+      return step.sets > 1 ? t`Hold ${step.set} of ${step.sets}` : t`Hold`;
     case 'timed':
-      return 'Go';
+      return t`Go`;
     case 'length':
-      return `Length ${String(step.nth)} of ${String(step.lengths)}${step.back === null || step.back === 'same' ? '' : step.back === 'backwards' ? ', backwards' : ', the other side leads'}`;
+      return t`Length ${step.nth} of ${step.lengths}${step.back === null || step.back === 'same' ? '' : step.back === 'backwards' ? t`, backwards` : t`, the other side leads`}`;
     case 'count-in':
-      return 'Count in';
+      return t`Count in`;
     case 'counts':
-      return 'Count';
+      return t`Count`;
     case undefined:
       return '';
   }
@@ -57,11 +58,11 @@ export function sideWords(step: Step | null): { readonly children: string; reado
   const side = step && 'side' in step ? step.side : null;
   switch (side) {
     case 'left':
-      return { children: 'LEFT', show: 'right' };
+      return { children: t`LEFT`, show: t`right` };
     case 'right':
-      return { children: 'RIGHT', show: 'left' };
+      return { children: 'RIGHT', show: t`left` };
     case 'lead':
-      return { children: 'LEAD SIDE', show: 'either one' };
+      return { children: t`LEAD SIDE`, show: t`either one` };
     case null:
       return null;
   }
@@ -69,6 +70,6 @@ export function sideWords(step: Step | null): { readonly children: string; reado
 
 /** The pace against the plan; within ten seconds it is on time. */
 export function paceWords({ behindSeconds }: Position): string {
-  if (Math.abs(behindSeconds) <= 10) return 'on time';
-  return behindSeconds > 0 ? `${clockText(behindSeconds)} behind` : `${clockText(Math.abs(behindSeconds))} ahead`;
+  if (Math.abs(behindSeconds) <= 10) return t`on time`;
+  return behindSeconds > 0 ? t`${clockText(behindSeconds)} behind` : t`${clockText(Math.abs(behindSeconds))} ahead`;
 }

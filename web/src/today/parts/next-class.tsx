@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import type { TodayResponse, WeekEntry } from '@leiter/contract';
 import { clockText, daysBetween, type Day, type Library } from '@leiter/core';
 import Box from '@mui/material/Box';
@@ -11,7 +13,7 @@ import { ButtonLink } from '../../shared/button-link';
 import { ClassRungs, stepsOf } from '../../shared/class-rungs';
 import { Refused } from '../../shared/page';
 import { headingFont, palette } from '../../shared/palette';
-import { dayText, daysAway, plural } from '../../shared/words';
+import { dayText, daysAway } from '../../shared/words';
 import { timeToGo } from './time-to-go';
 
 interface Props {
@@ -50,14 +52,16 @@ export function NextClass({ next, entry, today, timeZone, library }: Props) {
   const isPlanned = session?.hasPlan ?? false;
   const away = children.filter(({ attendance }) => attendance === 'absent');
   return (
-    <Box component="section" aria-label="Next class" sx={{ mb: 4 }}>
+    <Box component="section" aria-label={t`Next class`} sx={{ mb: 4 }}>
       <Box sx={{ display: 'flex', alignItems: 'baseline', columnGap: 2, flexWrap: 'wrap' }}>
         <Typography variant="h2" sx={{ fontSize: 34, lineHeight: 1.15, overflowWrap: 'anywhere' }}>
           {session ? <Link to={`/classes/${session.id}`}>{group.name}</Link> : group.name}
         </Typography>
         <Box sx={{ fontFamily: headingFont, fontSize: 26 }}>{toGo}</Box>
         <Box sx={{ color: palette.soft }}>
-          {dayText(day)} · {startsAt} · {lengthMinutes} min
+          <Trans>
+            {dayText(day)} · {startsAt} · {lengthMinutes} min
+          </Trans>
         </Box>
       </Box>
       <Box
@@ -79,28 +83,32 @@ export function NextClass({ next, entry, today, timeZone, library }: Props) {
           <Typography variant="h3">
             {isPlanned
               ? outlook
-                ? `Planned: ${clockText(outlook.totalSeconds)} of ${String(lengthMinutes)}:00, ${plural(itemCount, 'item', 'items')}`
-                : `Planned: ${plural(itemCount, 'item', 'items')}`
-              : 'Not planned yet'}
+                ? t`Planned: ${clockText(outlook.totalSeconds)} of ${lengthMinutes}:00, ${plural(itemCount, { one: '# item', other: '# items' })}`
+                : t`Planned: ${plural(itemCount, { one: '# item', other: '# items' })}`
+              : t`Not planned yet`}
           </Typography>
           <Typography variant="body2" sx={{ color: palette.soft }}>
             {focus.length > 0
-              ? `Focus: ${focus.map((slug) => library.get(slug)?.name.toLowerCase() ?? slug).join(', ')}`
+              ? t`Focus: ${focus.map((slug) => library.get(slug)?.name.toLowerCase() ?? slug).join(', ')}`
               : isPlanned
-                ? 'Nothing is in focus.'
+                ? t`Nothing is in focus.`
                 : may.change
-                  ? 'A running order that fits the group is ready to start from.'
-                  : 'Whoever teaches it plans it.'}
+                  ? t`A running order that fits the group is ready to start from.`
+                  : t`Whoever teaches it plans it.`}
           </Typography>
           {outlook && outlook.stops > 0 && (
-            <Box sx={{ color: palette.stop, fontWeight: 700 }}>{plural(outlook.stops, 'stop', 'stops')} in the plan to answer</Box>
+            <Box sx={{ color: palette.stop, fontWeight: 700 }}>
+              <Trans>
+                <Plural value={outlook.stops} one="# stop" other="# stops" /> in the plan to answer
+              </Trans>
+            </Box>
           )}
         </Box>
         <Ways coming={coming} isPlanned={isPlanned} />
       </Box>
       <Typography variant="h3" sx={{ mb: 0.5 }}>
-        {plural(children.length - away.length, 'child comes', 'children come')}
-        {away.length > 0 && `, ${String(away.length)} away`}
+        {plural(children.length - away.length, { one: '# child comes', other: '# children come' })}
+        {away.length > 0 && t`, ${away.length} away`}
       </Typography>
       <Box
         component="ul"
@@ -117,7 +125,7 @@ export function NextClass({ next, entry, today, timeZone, library }: Props) {
             </Link>
             <Box component="span" sx={{ color: palette.soft }}>
               {' '}
-              {child.ageYears} · {child.attendance === 'absent' ? 'away' : (child.gradeName ?? 'no grade yet')}
+              {child.ageYears} · {child.attendance === 'absent' ? t`away` : (child.gradeName ?? t`no grade yet`)}
             </Box>
           </Box>
         ))}
@@ -146,15 +154,19 @@ function Ways({ coming, isPlanned }: { readonly coming: Props['next']['coming'];
       <Refused error={error} />
       {may.change && isPlanned && session && (
         <ButtonLink to={`/classes/${session.id}/teach`} variant="contained">
-          Teach this class
+          <Trans>Teach this class</Trans>
         </ButtonLink>
       )}
       {(may.change || isPlanned) && (
         <Button variant={isPlanned || !may.change ? 'outlined' : 'contained'} onClick={plan}>
-          {isPlanned ? 'Open the plan' : 'Plan this class'}
+          {isPlanned ? t`Open the plan` : t`Plan this class`}
         </Button>
       )}
-      {session && <ButtonLink to={`/classes/${session.id}`}>Roll and note</ButtonLink>}
+      {session && (
+        <ButtonLink to={`/classes/${session.id}`}>
+          <Trans>Roll and note</Trans>
+        </ButtonLink>
+      )}
     </Box>
   );
 }

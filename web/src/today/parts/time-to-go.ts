@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { DateTime } from 'luxon';
 
 /**
@@ -14,11 +15,11 @@ export function timeToGo(
   const here = DateTime.fromJSDate(now, { zone: timeZone });
   const minutes = Math.ceil(begins.diff(here, 'minutes').minutes);
   if (minutes <= -lengthMinutes) return null;
-  if (minutes <= 0) return `now, minute ${String(1 - minutes)} of ${String(lengthMinutes)}`;
+  if (minutes <= 0) return t`now, minute ${1 - minutes} of ${lengthMinutes}`;
   const days = begins.startOf('day').diff(here.startOf('day'), 'days').days;
-  if (days >= 2) return `in ${String(Math.round(days))} days`;
-  if (days >= 1 && minutes > 6 * 60) return 'tomorrow';
+  if (days >= 2) return t`in ${Math.round(days)} days`;
+  if (days >= 1 && minutes > 6 * 60) return t`tomorrow`;
   const hours = Math.floor(minutes / 60);
   const rest = minutes % 60;
-  return hours === 0 ? `in ${String(rest)} min` : rest === 0 ? `in ${String(hours)} h` : `in ${String(hours)} h ${String(rest)} min`;
+  return hours === 0 ? t`in ${rest} min` : rest === 0 ? t`in ${hours} h` : t`in ${hours} h ${rest} min`;
 }

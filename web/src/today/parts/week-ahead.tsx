@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { WeekEntry } from '@leiter/contract';
 import { daysBetween, type Day } from '@leiter/core';
 import Box from '@mui/material/Box';
@@ -5,18 +7,26 @@ import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import { ClassRungs, stepsOf } from '../../shared/class-rungs';
 import { palette } from '../../shared/palette';
-import { dayText, daysAway, namesText, plural } from '../../shared/words';
+import { dayText, daysAway, namesText } from '../../shared/words';
 
 /** Today and the six days after it, a line a class. */
 export function WeekAhead({ entries, today }: { readonly entries: readonly WeekEntry[]; readonly today: Day }) {
   const shown = entries.filter(({ movedTo }) => movedTo === null);
   return (
-    <Box component="section" aria-label="The next seven days" sx={{ mb: 4 }}>
+    <Box component="section" aria-label={t`The next seven days`} sx={{ mb: 4 }}>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, mb: 0.5 }}>
-        <Typography variant="h2">The next seven days</Typography>
-        <Link to="/week">The whole week</Link>
+        <Typography variant="h2">
+          <Trans>The next seven days</Trans>
+        </Typography>
+        <Link to="/week">
+          <Trans>The whole week</Trans>
+        </Link>
       </Box>
-      {shown.length === 0 && <Typography variant="body2">No class in the next seven days.</Typography>}
+      {shown.length === 0 && (
+        <Typography variant="body2">
+          <Trans>No class in the next seven days.</Trans>
+        </Typography>
+      )}
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {shown.map((entry) => (
           <Line key={`${entry.group.id} ${entry.day}`} entry={entry} today={today} />
@@ -49,15 +59,28 @@ function Line({ entry, today }: { readonly entry: WeekEntry; readonly today: Day
       </Box>
       <Box sx={{ flex: 1, minWidth: 130, overflowWrap: 'anywhere' }}>
         <Link to={session ? `/classes/${session.id}` : `/week/${day}`}>{group.name}</Link>
-        <span style={{ color: palette.soft }}> {lengthMinutes} min</span>
+        <span style={{ color: palette.soft }}>
+          {' '}
+          <Trans>{lengthMinutes} min</Trans>
+        </span>
       </Box>
       <Box sx={{ minWidth: 190 }}>
         {off !== null ? (
-          `off: ${off}`
+          t`off: ${off}`
         ) : (
           <>
-            {session?.hasPlan ? session.taughtAt ? 'taught' : 'planned' : <strong style={{ color: palette.caution }}>not planned</strong>} ·{' '}
-            {away.length > 0 ? `without ${namesText(away)}` : plural(expectedCount, 'child', 'children')}
+            {session?.hasPlan ? (
+              session.taughtAt ? (
+                t`taught`
+              ) : (
+                t`planned`
+              )
+            ) : (
+              <strong style={{ color: palette.caution }}>
+                <Trans>not planned</Trans>
+              </strong>
+            )}{' '}
+            · {away.length > 0 ? t`without ${namesText(away)}` : plural(expectedCount, { one: '# child', other: '# children' })}
           </>
         )}
       </Box>

@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import type { ClassOutlook, WeekEntry } from '@leiter/contract';
 import { clockText } from '@leiter/core';
 import Box from '@mui/material/Box';
@@ -10,7 +12,7 @@ import { headingFont, palette } from '../../shared/palette';
 import { onTouch } from '../../shared/screen';
 import { TextButton } from '../../shared/text-button';
 import { offerUndo } from '../../shared/undo-bar';
-import { dayText, namesText, plural } from '../../shared/words';
+import { dayText, namesText } from '../../shared/words';
 
 interface Props {
   readonly entry: WeekEntry;
@@ -22,7 +24,12 @@ interface Props {
 /** One class of the week: when, how far it has come, what is open, and the ways into it. */
 export function ClassCard({ entry, outlook, today, isOwn }: Props) {
   const { group, day, startsAt, lengthMinutes, class: session, holiday, movedTo } = entry;
-  if (movedTo !== null) return <Faint label={group.name}>moved to {dayText(movedTo)}</Faint>;
+  if (movedTo !== null)
+    return (
+      <Faint label={group.name}>
+        <Trans>moved to {dayText(movedTo)}</Trans>
+      </Faint>
+    );
   if (holiday !== null) return <Faint label={group.name}>{holiday}</Faint>;
   const isOff = session !== null && session.cancelledBecause !== null;
   return (
@@ -47,7 +54,9 @@ export function ClassCard({ entry, outlook, today, isOwn }: Props) {
             {session ? <Link to={`/classes/${session.id}`}>{group.name}</Link> : group.name}
           </Box>
           <Box sx={{ fontSize: 13.5, color: palette.soft }}>
-            {lengthMinutes} min{isOwn ? '' : ' · not yours'}
+            <Trans>
+              {lengthMinutes} min{isOwn ? '' : t` · not yours`}
+            </Trans>
           </Box>
         </Box>
         {!isOff && <ClassRungs done={stepsOf(entry)} />}
@@ -73,14 +82,14 @@ function Off({ entry: { class: session, group } }: { readonly entry: WeekEntry }
   const reason = session.cancelledBecause;
   return (
     <Box sx={{ fontSize: 14, my: 0.75 }}>
-      Cancelled: {reason}
+      <Trans>Cancelled: {reason}</Trans>
       {may.change && (
         <Box>
           <TextButton
-            label="It takes place"
+            label={t`It takes place`}
             onClick={() => {
               void changeClass(session.id, { cancelledBecause: null }).then(() => {
-                offerUndo(`${group.name} takes place`, () => changeClass(session.id, { cancelledBecause: reason }));
+                offerUndo(t`${group.name} takes place`, () => changeClass(session.id, { cancelledBecause: reason }));
               });
             }}
           />
@@ -108,33 +117,50 @@ function State({ entry, outlook, today }: Pick<Props, 'entry' | 'outlook' | 'tod
     lines.push(
       rollCount < expectedCount ? (
         <Open key="roll">
-          roll: {rollCount} of {expectedCount}
+          <Trans>
+            roll: {rollCount} of {expectedCount}
+          </Trans>
         </Open>
       ) : (
-        `${plural(presentCount, 'child', 'children')} there`
+        t`${plural(presentCount, { one: '# child', other: '# children' })} there`
       ),
     );
     lines.push(
       markedCount < presentCount || markedCount === 0 ? (
-        <Open key="marks">{markedCount === 0 ? 'nobody marked' : `${String(markedCount)} of ${String(presentCount)} marked`}</Open>
+        <Open key="marks">{markedCount === 0 ? t`nobody marked` : t`${markedCount} of ${presentCount} marked`}</Open>
       ) : (
-        `${String(markedCount)} marked`
+        t`${markedCount} marked`
       ),
     );
   } else {
     if (session?.hasPlan)
-      lines.push(outlook ? `${clockText(outlook.totalSeconds)} of ${String(entry.lengthMinutes)}:00` : plural(itemCount, 'item', 'items'));
-    else lines.push(day < today ? 'nothing written down' : <Open key="plan">not planned</Open>);
+      lines.push(
+        outlook
+          ? t`${clockText(outlook.totalSeconds)} of ${entry.lengthMinutes}:00`
+          : plural(itemCount, { one: '# item', other: '# items' }),
+      );
+    else
+      lines.push(
+        day < today ? (
+          t`nothing written down`
+        ) : (
+          <Open key="plan">
+            <Trans>not planned</Trans>
+          </Open>
+        ),
+      );
     if (outlook && outlook.stops > 0)
       lines.push(
         <Box key="stops" component="span" sx={{ color: palette.stop, fontWeight: 700 }}>
-          {plural(outlook.stops, 'stop', 'stops')} to answer
+          <Trans>
+            <Plural value={outlook.stops} one="# stop" other="# stops" /> to answer
+          </Trans>
         </Box>,
       );
-    if (outlook && outlook.cautions > 0) lines.push(plural(outlook.cautions, 'caution', 'cautions'));
-    lines.push(away.length > 0 ? `without ${namesText(away)}` : plural(expectedCount, 'child', 'children'));
+    if (outlook && outlook.cautions > 0) lines.push(plural(outlook.cautions, { one: '# caution', other: '# cautions' }));
+    lines.push(away.length > 0 ? t`without ${namesText(away)}` : plural(expectedCount, { one: '# child', other: '# children' }));
   }
-  if (slotDay !== null) lines.push(`instead of ${dayText(slotDay)}`);
+  if (slotDay !== null) lines.push(t`instead of ${dayText(slotDay)}`);
   return (
     <Box component="ul" sx={{ listStyle: 'none', m: 0, mt: 0.5, p: 0, fontSize: 14 }}>
       {lines.map((line, index) => (
@@ -169,17 +195,17 @@ function Ways({ entry, today }: Pick<Props, 'entry' | 'today'>) {
       ({ id }) => void navigate(`/classes/${id}${where}`),
       (error: unknown) => {
         setGoing(false);
-        setFailed(error instanceof Error ? error.message : 'That did not work.');
+        setFailed(error instanceof Error ? error.message : t`That did not work.`);
       },
     );
   };
-  const name = `of ${group.name}, ${dayText(day)}`;
+  const name = t`of ${group.name}, ${dayText(day)}`;
   const hasPlan = session?.hasPlan ?? false;
   const ways = [
-    ...(may.change || hasPlan ? [{ label: 'Plan', where: '/plan', isNext: !hasPlan && day >= today }] : []),
-    ...(may.change && hasPlan && session?.endedAt == null ? [{ label: 'Teach', where: '/teach', isNext: day === today }] : []),
+    ...(may.change || hasPlan ? [{ label: t`Plan`, where: '/plan', isNext: !hasPlan && day >= today }] : []),
+    ...(may.change && hasPlan && session?.endedAt == null ? [{ label: t`Teach`, where: '/teach', isNext: day === today }] : []),
     ...(session || may.change
-      ? [{ label: 'Marks', where: '/marks', isNext: session?.taughtAt != null && entry.markedCount < entry.presentCount }]
+      ? [{ label: t`Marks`, where: '/marks', isNext: session?.taughtAt != null && entry.markedCount < entry.presentCount }]
       : []),
   ];
   return (

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { GroupResponse } from '@leiter/contract';
 import { classLengths } from '@leiter/core';
 import MenuItem from '@mui/material/MenuItem';
@@ -25,26 +27,26 @@ export function ExtraClassDialog({
     { groupId: group?.id ?? '', day, startsAt: group?.startsAt ?? '16:00', lengthMinutes: group?.lengthMinutes ?? 45 },
     async (values) => {
       const added = await addClass(values);
-      offerUndo(`${added.groupName} has a class on ${dayText(added.day)}`, () => removeClass(added.id));
+      offerUndo(t`${added.groupName} has a class on ${dayText(added.day)}`, () => removeClass(added.id));
       onClose();
     },
   );
   const { control, formState } = form;
   return (
-    <FormDialog title="Add a class" action="Add the class" width="xs" state={formState} onSubmit={submit} onClose={onClose}>
-      <FormField control={control} name="groupId" label="Group" select autoFocus>
+    <FormDialog title={t`Add a class`} action={t`Add the class`} width="xs" state={formState} onSubmit={submit} onClose={onClose}>
+      <FormField control={control} name="groupId" label={t`Group`} select autoFocus>
         {groups.map(({ id, name }) => (
           <MenuItem key={id} value={id}>
             {name}
           </MenuItem>
         ))}
       </FormField>
-      <FormField control={control} name="day" label="Day" type="date" />
-      <FormField control={control} name="startsAt" label="Starts at" placeholder="16:30" />
-      <FormField control={control} name="lengthMinutes" label="Length" select>
+      <FormField control={control} name="day" label={t`Day`} type="date" />
+      <FormField control={control} name="startsAt" label={t`Starts at`} placeholder="16:30" />
+      <FormField control={control} name="lengthMinutes" label={t`Length`} select>
         {classLengths.map((minutes) => (
           <MenuItem key={minutes} value={minutes}>
-            {minutes} minutes
+            <Trans>{minutes} minutes</Trans>
           </MenuItem>
         ))}
       </FormField>

@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { HolidayResponse } from '@leiter/contract';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
@@ -8,7 +10,7 @@ import { palette } from '../../shared/palette';
 import { useServerForm } from '../../shared/server-form';
 import { TextButton } from '../../shared/text-button';
 import { offerUndo } from '../../shared/undo-bar';
-import { dateText, plural } from '../../shared/words';
+import { dateText } from '../../shared/words';
 
 /** The holidays of the club: no slot counts in them, and a class that stood there is cancelled until the holiday is taken away. */
 export function HolidaysSheet({ holidays, onClose }: { readonly holidays: readonly HolidayResponse[]; readonly onClose: () => void }) {
@@ -16,14 +18,14 @@ export function HolidaysSheet({ holidays, onClose }: { readonly holidays: readon
     // one day is a holiday as well
     const added = await addHoliday({ name, fromDay, toDay: toDay === '' ? fromDay : toDay });
     offerUndo(
-      `${added.name} is a holiday${added.cancelledCount > 0 ? `; ${plural(added.cancelledCount, 'class is', 'classes are')} cancelled` : ''}`,
+      t`${added.name} is a holiday${added.cancelledCount > 0 ? t`; ${plural(added.cancelledCount, { one: '# class is', other: '# classes are' })} cancelled` : ''}`,
       () => removeHoliday(added.id),
     );
     onClose();
   });
   const { control, formState } = form;
   return (
-    <FormDialog title="Holidays" action="Add the holiday" width="xs" state={formState} onSubmit={submit} onClose={onClose}>
+    <FormDialog title={t`Holidays`} action={t`Add the holiday`} width="xs" state={formState} onSubmit={submit} onClose={onClose}>
       {holidays.length > 0 && (
         <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
           {holidays.map((holiday) => (
@@ -32,15 +34,16 @@ export function HolidaysSheet({ holidays, onClose }: { readonly holidays: readon
                 <strong>{holiday.name}</strong>
                 <Box sx={{ fontSize: 14, color: palette.soft }}>
                   {dateText(holiday.fromDay)}
-                  {holiday.toDay !== holiday.fromDay && ` to ${dateText(holiday.toDay)}`}
-                  {holiday.cancelledCount > 0 && ` · ${plural(holiday.cancelledCount, 'class', 'classes')} cancelled for it`}
+                  {holiday.toDay !== holiday.fromDay && t` to ${dateText(holiday.toDay)}`}
+                  {holiday.cancelledCount > 0 &&
+                    t` · ${plural(holiday.cancelledCount, { one: '# class', other: '# classes' })} cancelled for it`}
                 </Box>
               </Box>
               <TextButton
-                label="Remove"
+                label={t`Remove`}
                 onClick={() => {
                   void removeHoliday(holiday.id).then(() => {
-                    offerUndo(`${holiday.name} is no holiday any more`, () =>
+                    offerUndo(t`${holiday.name} is no holiday any more`, () =>
                       addHoliday({ name: holiday.name, fromDay: holiday.fromDay, toDay: holiday.toDay }),
                     );
                   });
@@ -50,10 +53,12 @@ export function HolidaysSheet({ holidays, onClose }: { readonly holidays: readon
           ))}
         </Box>
       )}
-      <Typography variant="h3">Add one</Typography>
-      <FormField control={control} name="name" label="Name" placeholder="Winter break" />
-      <FormField control={control} name="fromDay" label="First day" type="date" />
-      <FormField control={control} name="toDay" label="Last day (empty: that one day)" type="date" />
+      <Typography variant="h3">
+        <Trans>Add one</Trans>
+      </Typography>
+      <FormField control={control} name="name" label={t`Name`} placeholder={t`Winter break`} />
+      <FormField control={control} name="fromDay" label={t`First day`} type="date" />
+      <FormField control={control} name="toDay" label={t`Last day (empty: that one day)`} type="date" />
     </FormDialog>
   );
 }
