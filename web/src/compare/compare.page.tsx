@@ -57,7 +57,7 @@ function Beside({ page, classes: all, library }: Props) {
         action={{ label: t`Back to the plan`, href: `/classes/${page.class.id}/plan` }}
       />
     );
-  const efforts = classes.map(({ day, items }) => ({ label: dayText(day), curve: taughtEffort(items, library) }));
+  const efforts = classes.map(({ items }) => taughtEffort(items, library));
   const overall = totalOf(classes.flatMap(({ items }) => items));
   return (
     <Page
@@ -98,7 +98,7 @@ function Beside({ page, classes: all, library }: Props) {
           <Trans>It should climb, peak between 40 and 80 % of the class, and end calm.</Trans>
         </Typography>
         <Box sx={{ height: 260, mb: 2 }}>
-          <EffortChart thisClass={thisClass} earlier={efforts.slice(0, 4)} />
+          <EffortChart thisClass={thisClass} earlier={efforts} />
         </Box>
         <Table
           label={t`Peaks and lengths`}
@@ -109,7 +109,7 @@ function Beside({ page, classes: all, library }: Props) {
               : []),
             ...classes.map(({ day, items }, index) => {
               const total = totalOf(items);
-              const curve = efforts[index]?.curve;
+              const curve = efforts[index];
               return [dayText(day), clockText(total.plannedSeconds), clockText(total.realSeconds), curve ? peakWords(curve) : ''];
             }),
           ]}

@@ -1,7 +1,7 @@
 import type { TaughtClass, TaughtItem } from '@leiter/contract';
 import { aLibrary } from '@leiter/core/testing';
 import { describe, expect, it } from 'vitest';
-import { excessOf, peakOf, sectionMeans, taughtEffort, totalOf } from './taught';
+import { excessOf, peakOf, sectionMeans, taughtEffort, totalOf, usualEffort } from './taught';
 
 const item = (section: TaughtItem['section'], plannedSeconds: number, realSeconds: number, movement = 'jog'): TaughtItem => ({
   itemId: `${section}-${movement}`,
@@ -45,5 +45,24 @@ describe('classes that were taught', () => {
     expect(curve.values).toHaveLength(67);
     expect(peakOf(curve)).toEqual({ effort: 3, minute: 6 });
     expect(peakOf(taughtEffort([], aLibrary()))).toBeNull();
+  });
+});
+
+describe('the usual effort', () => {
+  const curve = (...values: readonly number[]) => ({ stepSeconds: 10, values });
+
+  it('is between the quartiles, for as long as half of the classes go on', () => {
+    const classes = [curve(0, 4, 1), curve(1, 2, 2), curve(2, 3), curve(3, 1), curve(4, 0)];
+    expect(usualEffort(classes)).toEqual([
+      { seconds: 0, low: 1, high: 3 },
+      { seconds: 10, low: 1, high: 3 },
+    ]);
+    expect(usualEffort([curve(1, 3), curve(2, 3)])[0]).toEqual({ seconds: 0, low: 1.25, high: 1.75 });
+  });
+
+  it('is nothing without classes, and the class itself of one', () => {
+    expect(usualEffort([])).toEqual([]);
+    expect(usualEffort([curve()])).toEqual([]);
+    expect(usualEffort([curve(2)])).toEqual([{ seconds: 0, low: 2, high: 2 }]);
   });
 });

@@ -42,3 +42,31 @@ export function peakOf({ values, stepSeconds }: EffortCurve): { readonly effort:
   const effort = Math.max(...values);
   return { effort, minute: Math.round((values.indexOf(effort) * stepSeconds) / 60) };
 }
+
+/** Between what and what the effort of most classes was, at a time from the start. */
+interface UsualEffort {
+  readonly seconds: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+/**
+ * What was usual: half of the classes were between the two lines (first and third quartile, between neighbours as in a box plot), for
+ * as long as at least half of them were still going.
+ */
+export function usualEffort(curves: readonly EffortCurve[]): readonly UsualEffort[] {
+  const step = 10;
+  const longest = Math.max(0, ...curves.map(({ values, stepSeconds }) => (values.length - 1) * stepSeconds));
+  return Array.from({ length: Math.floor(longest / step) + 1 }, (_, index) => index * step).flatMap((seconds) => {
+    const going = curves.flatMap(({ values, stepSeconds }) => values[Math.round(seconds / stepSeconds)] ?? []).toSorted((a, b) => a - b);
+    if (going.length === 0 || going.length * 2 < curves.length) return [];
+    return [{ seconds, low: quantile(going, 0.25), high: quantile(going, 0.75) }];
+  });
+}
+
+/** @param sorted rising, not empty */
+function quantile(sorted: readonly number[], share: number): number {
+  const at = (sorted.length - 1) * share;
+  const below = sorted[Math.floor(at)] ?? 0;
+  return below + ((sorted[Math.ceil(at)] ?? below) - below) * (at % 1);
+}
