@@ -218,3 +218,15 @@ export {
 export { levels, postures, type Level, type Posture } from './movement/posture.js';
 export { homeTaskBar, homeTaskSeconds, proposeHomeTask, usualHomeTaskSeconds, type HomeTaskBar } from './home-task/home-task.js';
 export { homeTaskBarWords, homeTaskLines } from './home-task/home-task-words.js';
+export {
+  countLanguages,
+  goWays,
+  leaderSide,
+  nameSources,
+  stances,
+  usualVoice,
+  type CountLanguage,
+  type Stance,
+  type TeachingVoice,
+} from './voice/teaching-voice.js';
+export { clipKey, clipOf, clipsWanted, utterancesOf, type ClipWanted, type Utterance } from './voice/utterance.js';
