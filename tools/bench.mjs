@@ -2,7 +2,7 @@
 import { cpus, totalmem } from 'node:os';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { cluster, freePort } from './cluster.mjs';
-import { requireChromium, requireNode, requirePackages, requirePostgres } from './requirements.mjs';
+import { requireChromium, requireNode, requirePackages, requirePostgres, requireVoice } from './requirements.mjs';
 import { bin, root, run, tsc } from './run.mjs';
 import { giveUp, say } from './say.mjs';
 
@@ -10,6 +10,7 @@ requireNode();
 requirePackages();
 requirePostgres();
 requireChromium();
+requireVoice({ isNeeded: true });
 say('Building …');
 const build = run(process.execPath, [...tsc, '-b']);
 if (build.code !== 0) giveUp(build.output);

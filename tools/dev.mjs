@@ -1,13 +1,14 @@
 // npm run dev: server and interface in watch mode on the cluster of npm start. The interface is at http://127.0.0.1:4610.
 import { spawn } from 'node:child_process';
 import { cluster } from './cluster.mjs';
-import { requireFolder, requireNode, requirePackages, requirePostgres } from './requirements.mjs';
+import { requireFolder, requireNode, requirePackages, requirePostgres, requireVoice } from './requirements.mjs';
 import { bin, root, run, tsc } from './run.mjs';
 import { giveUp, say } from './say.mjs';
 
 requireNode();
 requireFolder(`${root}/.leiter`);
 requirePostgres();
+requireVoice({ isNeeded: false });
 requirePackages();
 const first = run(process.execPath, [...tsc, '-b', 'core', 'contract', 'server']);
 if (first.code !== 0) giveUp(first.output);

@@ -28,19 +28,32 @@ export function requireFolder(folder) {
   if (bavail * bsize < leastFreeBytes) giveUp(`The disk is nearly full: Leiter needs 400 MB free for ${folder}.`);
 }
 
-/** Installs Debian packages where that is possible. @param otherwise what to do where it is not, as a half sentence. */
-function installPackages(packages, otherwise) {
+/** Installs Debian packages where that is possible. @param otherwise what to do where it is not, as a half sentence. @param fail told what to do by hand */
+function installPackages(packages, otherwise, fail = giveUp) {
   const isRoot = process.getuid?.() === 0;
   const canSudo = !isRoot && run('sudo', ['-n', 'true']).code === 0;
   const advice = `Install ${packages.join(' and ')} with your system's package manager${otherwise}.`;
-  if (run('apt-get', ['--version']).code !== 0 || (!isRoot && !canSudo)) giveUp(advice);
+  if (run('apt-get', ['--version']).code !== 0 || (!isRoot && !canSudo)) {
+    fail(advice);
+    return;
+  }
   say(`Installing ${packages.join(' and ')} (once) …`);
   const apt = (...args) =>
     run(isRoot ? 'apt-get' : 'sudo', isRoot ? args : ['-n', 'apt-get', ...args], {
       env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
     });
   apt('update', '-qq');
-  if (apt('install', '-y', '-qq', '--no-install-recommends', ...packages).code !== 0) giveUp(advice);
+  if (apt('install', '-y', '-qq', '--no-install-recommends', ...packages).code !== 0) fail(advice);
+}
+
+/** What speaks in Teach. @param isNeeded false: without it Leiter starts all the same, and counts are beeps */
+export function requireVoice({ isNeeded }) {
+  if (run('sh', ['-c', 'command -v espeak-ng']).code === 0) return;
+  installPackages(
+    ['espeak-ng'],
+    '',
+    isNeeded ? giveUp : (advice) => say(`${advice} Until then there is no voice in Teach: counts are beeps.`),
+  );
 }
 
 export function requirePostgres() {

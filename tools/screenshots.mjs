@@ -1,6 +1,6 @@
 // npm run screenshots: makes every picture in docs/screenshots anew from the demo club, in a Leiter of its own.
 import { rmSync } from 'node:fs';
-import { requireChromium, requireNode, requirePackages, requirePostgres } from './requirements.mjs';
+import { requireChromium, requireNode, requirePackages, requirePostgres, requireVoice } from './requirements.mjs';
 import { bin, root, runBeside } from './run.mjs';
 import { giveUp, say } from './say.mjs';
 
@@ -8,6 +8,7 @@ requireNode();
 requirePackages();
 requirePostgres();
 requireChromium();
+requireVoice({ isNeeded: true });
 rmSync(`${root}/docs/screenshots`, { recursive: true, force: true });
 say('Making the pictures …');
 const { code, output } = await runBeside(bin('playwright'), ['test', '--config', 'e2e/screenshots.config.ts']);

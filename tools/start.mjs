@@ -6,7 +6,7 @@ import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { buildIfChanged, serverFile } from './build.mjs';
 import { cluster, isFree } from './cluster.mjs';
-import { requireFolder, requireNode, requirePackages, requirePostgres } from './requirements.mjs';
+import { requireFolder, requireNode, requirePackages, requirePostgres, requireVoice } from './requirements.mjs';
 import { root, run } from './run.mjs';
 import { giveUp, say } from './say.mjs';
 import { supervised } from './supervisor.mjs';
@@ -38,6 +38,7 @@ writeFileSync(lock, String(process.pid));
 
 const own = process.env['LEITER_DATABASE_URL'] || null;
 if (!own) requirePostgres();
+requireVoice({ isNeeded: false });
 requirePackages();
 await buildIfChanged();
 

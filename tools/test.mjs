@@ -1,7 +1,7 @@
 // npm test: formatting, lint with the import rules, dead code, types, unit and server tests, and the built application in a
 // browser. Installs what is missing, leaves nothing running, and ends with one line that adds up all runners.
 import { existsSync, readFileSync, readdirSync, rmSync } from 'node:fs';
-import { requireChromium, requireNode, requirePackages, requirePostgres } from './requirements.mjs';
+import { requireChromium, requireNode, requirePackages, requirePostgres, requireVoice } from './requirements.mjs';
 import { buildIfChanged } from './build.mjs';
 import { bin, root, runBeside, tsc } from './run.mjs';
 import { say } from './say.mjs';
@@ -10,6 +10,7 @@ requireNode();
 requirePackages();
 requirePostgres();
 requireChromium();
+requireVoice({ isNeeded: true });
 
 let passed = 0;
 let failed = 0;

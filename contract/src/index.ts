@@ -1,4 +1,5 @@
 export { FamilyContact } from './family-contact.js';
+export { ClipsRequest, mostClipsAtOnce, SaveVoiceRequest, type ClipBody, type ClipsResponse } from './voice.js';
 export { SaveRoomRequest, SaveStyleRequest, SignInRequest, type SessionResponse, type WelcomeResponse } from './session.js';
 export { MakeClubRequest } from './club.js';
 export {

@@ -1,4 +1,4 @@
-import { surfaces, teachingStyles, type Surface, type TeachingRoom, type TeachingStyle } from '@leiter/core';
+import { surfaces, teachingStyles, type Surface, type TeachingRoom, type TeachingStyle, type TeachingVoice } from '@leiter/core';
 import { Type } from 'class-transformer';
 import {
   IsIn,
@@ -81,6 +81,8 @@ export interface SessionResponse {
   readonly room: TeachingRoom | null;
   /** How the person usually teaches. */
   readonly style: TeachingStyle;
+  /** How the person leads a class: what is said aloud, and how. */
+  readonly voice: TeachingVoice;
   /** The day it is for the club. */
   readonly today: string;
 }

@@ -169,7 +169,20 @@ export {
 } from './record/observation.js';
 export { isMet, type SideStanding, type Standing, type StandingName } from './record/standing.js';
 export { verdictOn, type ChildOnLadder, type Missing, type Verdict } from './record/verdict.js';
-export { caughtUp, isTryOfAClass, moved, openRun, positionOf, startRun, type Position, type Run, type RunMove } from './pacing/run.js';
+export {
+  caughtUp,
+  isTryOfAClass,
+  itemZero,
+  moved,
+  openRun,
+  positionOf,
+  startRun,
+  waitsForSignal,
+  withGo,
+  type Position,
+  type Run,
+  type RunMove,
+} from './pacing/run.js';
 export { itemTimesOf, type ItemTime, type Measured } from './pacing/item-times.js';
 export { blended, mirrored, type Pose, type Prop } from './figure/pose.js';
 export { poseNamed, poseNames } from './figure/pose-book.js';
@@ -226,7 +239,10 @@ export {
   stances,
   usualVoice,
   type CountLanguage,
+  type GoWay,
+  type NameSource,
   type Stance,
   type TeachingVoice,
 } from './voice/teaching-voice.js';
+export { countWord } from './voice/count-words.js';
 export { clipKey, clipOf, clipsWanted, utterancesOf, type ClipWanted, type Utterance } from './voice/utterance.js';

@@ -22,6 +22,7 @@ import { StaffModule } from './staff/staff.module.js';
 import { SyllabusModule } from './syllabus/syllabus.module.js';
 import { TidyModule } from './tidy/tidy.module.js';
 import { TodayModule } from './today/today.module.js';
+import { VoiceModule } from './voice/voice.module.js';
 import { WorkModule } from './work/work.module.js';
 
 @Module({})
@@ -47,6 +48,7 @@ export class AppModule {
         PlanFilesModule,
         RecordModule,
         TodayModule,
+        VoiceModule,
         DemoModule,
         TidyModule,
       ],

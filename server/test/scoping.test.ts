@@ -46,6 +46,10 @@ const routes: Readonly<Record<string, 'no ids' | 'public' | readonly Foreign[]>>
   'DELETE /api/session': 'public',
   'PUT /api/session/room': 'no ids',
   'PUT /api/session/style': 'no ids',
+  'PUT /api/session/voice': 'no ids',
+  'POST /api/voice/clips': 'no ids',
+  // a clip belongs to nobody: words and how they sound
+  'GET /api/voice/clips/{key}': 'no ids',
   'PUT /api/session/password': 'no ids',
   'GET /api/invitations/{token}': 'public',
   'POST /api/invitations/{token}': 'public',

@@ -1,7 +1,19 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { aLibrary, aMovement, anItem, aPlan, evaluated } from '../testing/makers.js';
-import { caughtUp, moved, openRun, positionOf, startRun, type Run, type RunMove } from './run.js';
+import {
+  caughtUp,
+  itemZero,
+  moved,
+  openRun,
+  passKey,
+  positionOf,
+  startRun,
+  waitsForSignal,
+  withGo,
+  type Run,
+  type RunMove,
+} from './run.js';
 
 const library = aLibrary(aMovement('kick', { kind: 'skill', sides: 'each' }));
 const kick = anItem('kick', { sides: 'both', dose: { kind: 'reps', sets: 1, reps: 4, secondsPerRep: 5, restSeconds: 0 } });
@@ -112,5 +124,56 @@ describe('a class that is taught', () => {
   it('has nothing to show for a plan without items', () => {
     expect(positionOf(startRun(t0), [], at(5))).toMatchObject({ timed: null, next: null, behindSeconds: 0 });
     expect(moved(startRun(t0), 'on', [], at(5)).itemIndex).toBe(0);
+  });
+});
+
+describe('a class in which the work begins on a signal', () => {
+  // jog is explained for 4 s, kick for 8 s and gone to for 1
+  const waiting = startRun(t0, 'on-signal');
+
+  it('explains until the signal comes, and says how much longer than planned', () => {
+    expect(show(waiting, 3)).toMatchObject({ itemIndex: 0, step: { kind: 'explain' }, overSeconds: 0, remainingSeconds: 61 });
+    const late = show(waiting, 500);
+    expect(late).toMatchObject({ itemIndex: 0, step: { kind: 'explain' }, overSeconds: 496 });
+    expect(late.remainingSeconds).toBeCloseTo(60, 2);
+    expect(late.behindSeconds).toBeCloseTo(496, 2);
+  });
+
+  it('begins the work at the signal, early or late, and keeps what explaining really took', () => {
+    for (const signal of [2, 20]) {
+      const run = press(waiting, [signal, 'go']);
+      expect(show(run, signal + 10)).toMatchObject({ step: { kind: 'timed' }, overSeconds: 0, remainingSeconds: 50 });
+      expect(items.slice(0, 1).map((timed) => itemZero(run, timed))).toEqual([at(signal - 4)]);
+      const over = caughtUp(run, items, at(signal + 61));
+      expect(over.itemIndex).toBe(1);
+      expect(over.realParts[passKey('jog', 1)]).toEqual({ explain: signal, work: 60 });
+      expect(items.slice(1, 2).every((timed) => waitsForSignal(over, timed))).toBe(true);
+    }
+  });
+
+  it('counts all of it as explaining when it is left before the signal, and learns nothing of it', () => {
+    const run = press(waiting, [30, 'on']);
+    expect(run.realSeconds['jog']).toBe(30);
+    expect(run.realParts).toEqual({});
+  });
+
+  it('goes on by itself as soon as that is chosen: what waited too long begins now, what did not waits on', () => {
+    const late = withGo(waiting, 'by-itself', items, at(20));
+    expect(show(late, 20)).toMatchObject({ step: { kind: 'timed' }, remainingSeconds: 60 });
+    expect(show(late, 80).itemIndex).toBe(1);
+    expect(show(withGo(waiting, 'by-itself', items, at(2)), 3)).toMatchObject({ step: { kind: 'explain' }, remainingSeconds: 61 });
+    expect(show(withGo(startRun(t0), 'on-signal', items, at(2)), 300)).toMatchObject({ step: { kind: 'explain' }, overSeconds: 296 });
+  });
+
+  it('is paused and goes on with the signal', () => {
+    const run = press(waiting, [3, 'pause'], [13, 'go']);
+    expect(show(run, 13)).toMatchObject({ isPaused: false, step: { kind: 'timed' }, remainingSeconds: 60 });
+    expect(caughtUp(run, items, at(74)).realParts[passKey('jog', 1)]).toEqual({ explain: 13, work: 60 });
+  });
+
+  it('is the same after it was kept and read again; what was kept before there was a signal goes by itself', () => {
+    expect(openRun(JSON.parse(JSON.stringify(waiting)))).toEqual(waiting);
+    const { go: _go, ...older } = waiting;
+    expect(openRun(older)).toEqual({ ...waiting, go: 'by-itself' });
   });
 });

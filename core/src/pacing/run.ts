@@ -1,6 +1,7 @@
 import { stepsOf, type Step } from '../timing/step.js';
 import type { TimedItem } from '../timing/timeline.js';
 import type { ItemId, Seconds } from '../values/unit.js';
+import type { GoWay } from '../voice/teaching-voice.js';
 
 /** Milliseconds of a clock that never jumps; comes from outside. */
 type Milliseconds = number;
@@ -25,6 +26,8 @@ export interface Run {
   /** When the body began, where somebody said so; null as long as that is when the plan says. */
   readonly workStartedAt: Milliseconds | null;
   readonly pausedAt: Milliseconds | null;
+  /** Whether explaining ends when its time is over, or when the leader says so. */
+  readonly go: GoWay;
   /** Pauses of this item that are over, by what they interrupted. */
   readonly pausedSeconds: RealParts;
   /** Real seconds per item so far, pauses included; an item taught twice is summed. */
@@ -53,6 +56,8 @@ export interface Position {
   readonly remainingSeconds: Seconds;
   readonly step: Step | null;
   readonly stepRemainingSeconds: Seconds;
+  /** How much longer than planned the explaining takes that waits for the signal; 0 otherwise. */
+  readonly overSeconds: Seconds;
   /** Which rep, second or count of the step is now, from 1; 0 where nothing is counted. */
   readonly count: number;
   /** Seconds behind the plan; negative when ahead. Pauses count as behind. */
@@ -60,9 +65,11 @@ export interface Position {
   readonly isPaused: boolean;
 }
 
+/** So little before the work begins, in seconds, the explaining is still what happens. */
+const momentBeforeWork = 0.001;
 const noPause: RealParts = { explain: 0, work: 0 };
 
-export function startRun(now: Milliseconds): Run {
+export function startRun(now: Milliseconds, go: GoWay = 'by-itself'): Run {
   return {
     v: 2,
     startedAt: now,
@@ -71,6 +78,7 @@ export function startRun(now: Milliseconds): Run {
     itemStartedAt: now,
     workStartedAt: null,
     pausedAt: null,
+    go,
     pausedSeconds: noPause,
     realSeconds: {},
     realParts: {},
@@ -99,6 +107,7 @@ export function openRun(kept: unknown): Run | null {
     realSeconds,
     realParts,
     pass,
+    go,
   } = kept as Readonly<Record<string, unknown>>;
   const isTime = (value: unknown): value is number => typeof value === 'number' && Number.isFinite(value);
   // before 2 nothing was known of parts
@@ -115,6 +124,7 @@ export function openRun(kept: unknown): Run | null {
     itemStartedAt,
     workStartedAt,
     pausedAt,
+    go: go === 'on-signal' ? go : 'by-itself',
     pausedSeconds: isParts(pausedSeconds) ? pausedSeconds : noPause,
     realSeconds: realSeconds as Run['realSeconds'], // looked at above
     realParts: Object.fromEntries(parts.flatMap(([key, value]) => (isParts(value) ? [[key, value]] : []))),
@@ -163,13 +173,34 @@ function momentOf(run: Run, now: Milliseconds): Milliseconds {
 /** Explaining and going there, as planned. */
 const plannedExplain = (timed: TimedItem): Seconds => timed.workStartSecond - timed.startSecond;
 
+/**
+ * The moment at which the plan's clock of the item that is being taught stood at nought: what is said at `at` seconds of it is said so much
+ * later. Only where the run is not paused; while it is, time stands still.
+ */
+export function itemZero(run: Run, timed: TimedItem): Milliseconds {
+  return run.workStartedAt === null ? run.itemStartedAt : run.workStartedAt - plannedExplain(timed) * 1000;
+}
+
 /** How far the item is, on the clock of the plan: where the work began by hand, it counts from there. */
 function planSeconds(run: Run, timed: TimedItem, moment: Milliseconds): Seconds {
-  return run.workStartedAt === null ? (moment - run.itemStartedAt) / 1000 : plannedExplain(timed) + (moment - run.workStartedAt) / 1000;
+  return (moment - itemZero(run, timed)) / 1000;
+}
+
+/** True while the work of an item waits for the leader's signal, however long the explaining takes. */
+export function waitsForSignal(run: Run, timed: TimedItem): boolean {
+  return run.go === 'on-signal' && run.workStartedAt === null && timed.parts.explain > 0;
 }
 
 function isExplaining(run: Run, timed: TimedItem, moment: Milliseconds): boolean {
-  return run.workStartedAt === null && planSeconds(run, timed, moment) < plannedExplain(timed);
+  return run.workStartedAt === null && (waitsForSignal(run, timed) || planSeconds(run, timed, moment) < plannedExplain(timed));
+}
+
+/** The run with another way in which work begins. What was explained longer than planned until now begins now. */
+export function withGo(run: Run, go: GoWay, items: readonly TimedItem[], now: Milliseconds): Run {
+  const current = caughtUp(run, items, now);
+  const timed = items[current.itemIndex];
+  const isOver = timed && waitsForSignal(current, timed) && planSeconds(current, timed, momentOf(current, now)) > plannedExplain(timed);
+  return { ...current, go, ...(isOver ? { workStartedAt: momentOf(current, now) } : {}) };
 }
 
 /**
@@ -179,6 +210,7 @@ function isExplaining(run: Run, timed: TimedItem, moment: Milliseconds): boolean
 export function caughtUp(run: Run, items: readonly TimedItem[], now: Milliseconds): Run {
   let current = anchored(run, items);
   for (let timed = items[current.itemIndex]; timed; timed = items[current.itemIndex]) {
+    if (waitsForSignal(current, timed)) break;
     const endsAt =
       current.workStartedAt === null
         ? current.itemStartedAt + timed.seconds * 1000
@@ -242,7 +274,8 @@ function leave(run: Run, items: readonly TimedItem[], at: Milliseconds, nextInde
   const id = timed?.item.id ?? '';
   const spent = Math.max(0, (at - run.itemStartedAt) / 1000);
   const planned = timed ? plannedExplain(timed) : 0;
-  const explain = run.workStartedAt === null ? Math.min(spent, planned) : (run.workStartedAt - run.itemStartedAt) / 1000;
+  const until = timed && waitsForSignal(run, timed) ? spent : Math.min(spent, planned);
+  const explain = run.workStartedAt === null ? until : (run.workStartedAt - run.itemStartedAt) / 1000;
   const work = Math.max(0, spent - explain);
   const { pausedSeconds } = run;
   const isDone = timed !== undefined && work > 0 && work >= (timed.seconds - planned) * leastShareOfWork;
@@ -265,7 +298,11 @@ export function positionOf(kept: Run, items: readonly TimedItem[], now: Millisec
   const run = anchored(kept, items);
   const timed = items[run.itemIndex] ?? null;
   const moment = momentOf(run, now);
-  const elapsed = timed ? Math.min(timed.seconds, planSeconds(run, timed, moment)) : 0;
+  const isWaiting = timed !== null && waitsForSignal(run, timed);
+  const clock = timed ? planSeconds(run, timed, moment) : 0;
+  const over = timed && isWaiting ? Math.max(0, clock - plannedExplain(timed)) : 0;
+  // what waits stays at the end of its explaining
+  const elapsed = timed ? Math.min(isWaiting ? plannedExplain(timed) - momentBeforeWork : timed.seconds, clock) : 0;
   const inStep = timed ? stepAt(stepsOf(timed), elapsed) : null;
   const last = items.at(-1);
   const planned = timed ? timed.startSecond + elapsed : last ? last.startSecond + last.seconds : 0;
@@ -276,6 +313,7 @@ export function positionOf(kept: Run, items: readonly TimedItem[], now: Millisec
     remainingSeconds: timed ? timed.seconds - elapsed : 0,
     step: inStep?.step ?? null,
     stepRemainingSeconds: inStep ? inStep.step.seconds - inStep.elapsed : 0,
+    overSeconds: over,
     count: inStep ? countIn(inStep.step, inStep.elapsed) : 0,
     behindSeconds: timed ? (now - run.startedAt) / 1000 - planned : 0,
     isPaused: run.pausedAt !== null,

@@ -1,3 +1,4 @@
+import type { MovementKind } from '../movement/kind.js';
 import { stepsOf, type Step, type StepSide } from '../timing/step.js';
 import type { TimedItem } from '../timing/timeline.js';
 import type { Seconds } from '../values/unit.js';
@@ -31,6 +32,8 @@ const beatSeconds = 0.06;
 const countKeepSeconds = 0.1;
 const stopSeconds = 0.5;
 const breathSeconds = 0.15;
+/** A name may begin so much late: a class, or a sound card, starts a moment after the key. */
+const nameLateSeconds = 0.4;
 /** Looked for a free moment to name what comes next, before the end of an item. */
 const nameAheadSeconds = 8;
 
@@ -96,8 +99,10 @@ function keepFor({ kind, text, language }: Draft, most: Seconds): Seconds {
     case 'call':
     case 'length':
       return Math.max(countKeepSeconds, most - spokenSeconds(text, language) * quickFactor);
+    // said quickly if need be: what comes is worth more than how it sounds
     case 'name':
     case 'next':
+      return Math.max(0, most - spokenSeconds(text, language) * quickFactor);
     case 'cue':
     case 'half':
       return Math.max(0, most - spokenSeconds(text, language));
@@ -142,6 +147,8 @@ function freeBeforeEnd(own: readonly Draft[], end: Seconds, seconds: Seconds): S
   return until - seconds - breathSeconds >= Math.max(0, end - nameAheadSeconds) ? until - seconds - breathSeconds : null;
 }
 
+const quietKinds: ReadonlySet<MovementKind> = new Set(['talk', 'break', 'ritual']);
+
 const sideWord: Readonly<Record<Exclude<StepSide, null>, string>> = { left: 'left', right: 'right', lead: 'lead side' };
 
 function draftsOf(timed: TimedItem, voice: TeachingVoice): readonly Draft[] {
@@ -151,7 +158,9 @@ function draftsOf(timed: TimedItem, voice: TeachingVoice): readonly Draft[] {
   };
   const steps = stepsOf(timed);
   const isAlternating = timed.sides === 'alternating';
-  let isNamed = false;
+  // while one talks, drinks or greets, nobody calls go and stop
+  const isQuiet = quietKinds.has(timed.movement.kind);
+  let namedUntil: Seconds | null = null;
   let cue = 0;
   let at = 0;
   steps.forEach((step, index) => {
@@ -164,11 +173,12 @@ function draftsOf(timed: TimedItem, voice: TeachingVoice): readonly Draft[] {
     switch (step.kind) {
       case 'go-to':
       case 'explain':
-        if (voice.names && !isNamed) say('name', nameOf(timed), at);
-        isNamed = true;
+        if (voice.names && namedUntil === null) say('name', nameOf(timed), at);
+        namedUntil ??= at + spokenSeconds(nameOf(timed), 'en') + nameLateSeconds;
         break;
       case 'set-up':
-        if (voice.sides) say('call', 'ready', at);
+        // a name that is still being said is worth more
+        if (voice.sides && at >= (namedUntil ?? 0)) say('call', 'ready', at);
         break;
       case 'change-side':
         if (voice.sides) say('call', 'change', at);
@@ -185,9 +195,9 @@ function draftsOf(timed: TimedItem, voice: TeachingVoice): readonly Draft[] {
         break;
       case 'hold':
       case 'timed': {
-        const word = voice.sides ? (step.kind === 'hold' ? 'hold' : 'go') : '';
+        const word = !voice.sides || isQuiet ? '' : step.kind === 'hold' ? 'hold' : 'go';
         say(newSide === '' ? 'call' : 'side', [newSide, word].filter(Boolean).join(', '), at);
-        within(step, at, next === undefined);
+        if (!isQuiet) within(step, at, next === undefined);
         break;
       }
       case 'length': {

@@ -23,6 +23,7 @@ import { ClubTemplates1764400000000 } from './migrations/1764400000000-club-temp
 import { HealthNotes1764500000000 } from './migrations/1764500000000-health-notes.js';
 import { SoundGround1764600000000 } from './migrations/1764600000000-sound-ground.js';
 import { Families1765000000000 } from './migrations/1765000000000-families.js';
+import { Voice1765100000000 } from './migrations/1765100000000-voice.js';
 import { TheCalendar1764900000000 } from './migrations/1764900000000-the-calendar.js';
 import { TwentyMinutes1764800000000 } from './migrations/1764800000000-twenty-minutes.js';
 import { WaysOfTeaching1764700000000 } from './migrations/1764700000000-ways-of-teaching.js';
@@ -66,6 +67,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       TwentyMinutes1764800000000,
       TheCalendar1764900000000,
       Families1765000000000,
+      Voice1765100000000,
     ],
     // run by `prepare`, by one process at a time
     migrationsRun: false,

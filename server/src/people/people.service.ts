@@ -1,5 +1,5 @@
 import type { ChangePersonRequest, PersonResponse } from '@leiter/contract';
-import { accepted, refused, type Result, type TeachingRoom, type TeachingStyle } from '@leiter/core';
+import { accepted, refused, type Result, type TeachingRoom, type TeachingStyle, type TeachingVoice } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource, InjectRepository } from '@nestjs/typeorm';
 import { DataSource, IsNull, Repository } from 'typeorm';
@@ -55,6 +55,11 @@ export class PeopleService {
 
   async saveStyle(id: string, style: TeachingStyle): Promise<PersonEntity> {
     await this.people.update({ id }, { style });
+    return this.people.findOneByOrFail({ id });
+  }
+
+  async saveVoice(id: string, voice: TeachingVoice): Promise<PersonEntity> {
+    await this.people.update({ id }, { voice });
     return this.people.findOneByOrFail({ id });
   }
 

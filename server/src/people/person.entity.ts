@@ -1,4 +1,4 @@
-import type { TeachingRoom, TeachingStyle } from '@leiter/core';
+import type { TeachingRoom, TeachingStyle, TeachingVoice } from '@leiter/core';
 import type { Role } from '@leiter/contract';
 import { Column, Entity, PrimaryGeneratedColumn } from 'typeorm';
 
@@ -29,6 +29,10 @@ export class PersonEntity {
   /** How the person usually teaches. */
   @Column('text', { default: 'as-it-comes' })
   style!: TeachingStyle;
+
+  /** How the person leads a class; what was never chosen is as usual. */
+  @Column('jsonb', { default: {} })
+  voice!: Partial<TeachingVoice>;
 
   /** Who was put away does not sign in; what the person wrote stays. */
   @Column('timestamptz', { name: 'put_away_at', nullable: true })

@@ -2,10 +2,12 @@ import {
   ChangePasswordRequest,
   SaveRoomRequest,
   SaveStyleRequest,
+  SaveVoiceRequest,
   SignInRequest,
   type PersonResponse,
   type SessionResponse,
 } from '@leiter/contract';
+import { usualVoice } from '@leiter/core';
 import { Body, Controller, Delete, Get, HttpCode, Post, Put, Req, Res } from '@nestjs/common';
 import type { Request, Response } from 'express';
 import { ClubService } from '../club/club.service.js';
@@ -64,6 +66,13 @@ export class SessionController {
     return this.session(await this.people.saveStyle(asker.id, body.style));
   }
 
+  /** Notes how the person who is signed in leads a class: what is said aloud, when the work begins, which side is shown. */
+  @ForEverybody()
+  @Put('voice')
+  async saveVoice(@AskedBy() asker: Asker, @Body() body: SaveVoiceRequest): Promise<SessionResponse> {
+    return this.session(await this.people.saveVoice(asker.id, { ...body }));
+  }
+
   /** A new password for who is signed in; other browsers in which the person is signed in are signed out. */
   @ForEverybody()
   @Put('password')
@@ -95,6 +104,7 @@ export class SessionController {
       club: { name: club.name, isDemo: club.isDemo, timeZone: club.timeZone },
       room: person.room,
       style: person.style,
+      voice: { ...usualVoice, ...person.voice },
       today: this.clubs.todayIn(club),
     };
   }

@@ -6,6 +6,7 @@ import { useNavigate } from 'react-router';
 import { Loaded, Page, Panel } from '../shared/page';
 import { PasswordForm } from './password-form';
 import { TeachingStyleForm } from './teaching-style-form';
+import { TeachingVoiceForm } from './teaching-voice-form';
 import { TeachingRoomForm } from './teaching-room-form';
 import { useSession, useSignOut } from '../queries/session.queries';
 
@@ -36,6 +37,7 @@ function MePage() {
               </Button>
               {signedIn && <PasswordForm />}
               {signedIn && signedIn.person.role !== 'assistant' && <TeachingStyleForm style={signedIn.style} />}
+              {signedIn && signedIn.person.role !== 'assistant' && <TeachingVoiceForm voice={signedIn.voice} />}
               {signedIn && signedIn.person.role !== 'assistant' && <TeachingRoomForm room={signedIn.room} />}
             </>
           )}

@@ -1,5 +1,5 @@
 import type { MakeClubRequest, SessionResponse, SignInRequest, WelcomeResponse } from '@leiter/contract';
-import type { TeachingRoom, TeachingStyle } from '@leiter/core';
+import type { TeachingRoom, TeachingStyle, TeachingVoice } from '@leiter/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { api, ApiError } from '../shared/api';
 import { forgetHistories } from '../shared/document-session/kept-history';
@@ -52,6 +52,16 @@ export function useSaveStyle() {
     onSuccess: (session) => {
       queryClient.setQueryData(['session'], session);
       void queryClient.invalidateQueries({ queryKey: ['class'] });
+    },
+  });
+}
+
+/** Notes how one leads a class. */
+export function useSaveVoice() {
+  return useMutation({
+    mutationFn: (voice: TeachingVoice) => api<SessionResponse>('PUT', 'session/voice', voice),
+    onSuccess: (session) => {
+      queryClient.setQueryData(['session'], session);
     },
   });
 }

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ClassPageResponse } from '@leiter/contract';
 import { evaluationContextOf } from '@leiter/contract/evaluation-context';
-import { groupBy, homeTaskLines, safetyTalkOf, type Evaluation, type Library } from '@leiter/core';
+import { groupBy, homeTaskLines, safetyTalkOf, usualVoice, waitsForSignal, type Evaluation, type Library } from '@leiter/core';
 import { DateTime } from 'luxon';
 import { useEffect, useMemo } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
@@ -19,13 +19,18 @@ import { AfterClass } from './parts/after-class';
 import { BeforeClass } from './parts/before-class';
 import { Dark } from './parts/dark';
 import { LiveLadder } from './parts/live-ladder';
+import { useSession } from '../queries/session.queries';
 import { StageView } from './parts/stage-view';
+import { VoiceSign } from './parts/voice-sign';
+import { useVoice } from './voice/use-voice';
 import { useRun, type LiveRun } from './run/use-run';
 
 const keys: readonly (readonly [string, string])[] = [
-  [t`Space`, t`pause, go on`],
+  [t`Space`, t`pause, go on; while the work waits for your signal: begin it`],
   ['G', t`the explaining is over: the work begins now`],
-  [t`→ ↓ Page down`, t`on to the next item`],
+  ['S', t`the work begins on your signal, or by itself`],
+  ['V', t`the voice, on and off`],
+  [t`→ ↓ Page down`, t`on to the next item; while the work waits for your signal: begin it`],
   [t`← ↑ Page up`, t`back to the start of the item, again: the item before`],
 ];
 
@@ -73,7 +78,9 @@ function Live({
   );
   const homeTask = useMemo(() => homeTaskLines(plan.homeTask, library), [plan, library]);
   const nameOf = (slug: string): string => library.get(slug)?.name ?? slug;
+  const settings = useSession().data?.voice ?? usualVoice;
   const live = useRun(page.class.id, items);
+  const voice = useVoice(live.run, items, settings);
   const noted = useTeachingNoted(page.class.id);
   const { position } = live;
   const isOver = position !== null && position.timed === null;
@@ -82,20 +89,29 @@ function Live({
   }, [page.class.groupName]);
   useWakeLock(live.run !== null && !isOver);
   const options = { preventDefault: true } as const;
+  const isWaiting = live.run !== null && position?.timed ? waitsForSignal(live.run, position.timed) : false;
+  // any key gives a browser leave to make a sound
+  useHotkeys('*', () => void voice.wake());
   useHotkeys(
     'space',
     () => {
-      live.move(position?.isPaused ? 'resume' : 'pause');
+      live.move(isWaiting && !position?.isPaused ? 'go' : position?.isPaused ? 'resume' : 'pause');
     },
     options,
   );
   useHotkeys(
     ['arrowright', 'arrowdown', 'pagedown'],
     () => {
-      live.move('on');
+      live.move(isWaiting ? 'go' : 'on');
     },
     options,
   );
+  useHotkeys('v', () => {
+    voice.switchOn(!voice.isOn);
+  });
+  useHotkeys('s', () => {
+    live.setGo(live.run?.go === 'on-signal' ? 'by-itself' : 'on-signal');
+  });
   useHotkeys(
     ['arrowleft', 'arrowup', 'pageup'],
     () => {
@@ -118,8 +134,12 @@ function Live({
         page={page}
         evaluation={evaluation}
         library={library}
+        voice={voice}
         onStart={(stopsNote) => {
-          live.start();
+          // the first word is heard from its beginning
+          void voice.wake().then(() => {
+            live.start(settings.go);
+          });
           noted.mutate({ teaching: 'started', ...(stopsNote === '' ? {} : { stopsNote }) });
           void document.documentElement.requestFullscreen().catch(() => undefined);
         }}
@@ -145,7 +165,10 @@ function Live({
               homeTask={homeTask}
               nameOf={nameOf}
               instead={insteadOf(position.timed?.item.id, evaluation, page, library)}
+              stance={settings.stance}
+              isWaiting={isWaiting}
             />
+            <VoiceSign voice={voice} go={live.run.go} onGo={live.setGo} />
             <Controls live={live} isPaused={position.isPaused} isExplaining={isExplaining} classId={page.class.id} />
           </Box>
         )}

@@ -1,5 +1,5 @@
 import type { ClassPageResponse, MovementResponse, SessionResponse, TemplateResponse } from '@leiter/contract';
-import type { Movement } from '@leiter/core';
+import { usualVoice, type Movement } from '@leiter/core';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import type { ReactNode } from 'react';
@@ -41,6 +41,7 @@ const instructor = {
   club: { name: 'Club', isDemo: false, timeZone: 'Europe/London' },
   room: null,
   style: 'as-it-comes',
+  voice: usualVoice,
   today: '2026-03-01',
 } satisfies SessionResponse;
 

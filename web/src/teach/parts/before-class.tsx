@@ -9,18 +9,22 @@ import { clockText, itemTotals, wordsOf, type Evaluation, type Library } from '@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { palette } from '../../shared/palette';
+import type { Voice } from '../voice/use-voice';
 import { Dark } from './dark';
+import { voiceWords } from './voice-sign';
 
 /** Before the clock runs: what is still to be looked at. Stops have to be dealt with on purpose. */
 export function BeforeClass({
   page,
   evaluation,
   library,
+  voice,
   onStart,
 }: {
   readonly page: ClassPageResponse;
   readonly evaluation: Evaluation;
   readonly library: Library;
+  readonly voice: Voice;
   readonly onStart: (stopsNote: string) => void;
 }) {
   const stops = evaluation.findings.filter(({ severity, acceptedBecause }) => severity === 'stop' && acceptedBecause === undefined);
@@ -102,6 +106,7 @@ export function BeforeClass({
             <Trans>Back to the plan</Trans>
           </Button>
         </Box>
+        <VoiceProgress voice={voice} />
         <Typography sx={{ mt: 4, color: palette.nightSoft }}>
           <Trans>Space pauses. Arrows and page keys go on and back, so a clicker works as well. ? shows the keys.</Trans>
         </Typography>
@@ -122,5 +127,34 @@ export function BeforeClass({
         </Box>
       </Box>
     </Dark>
+  );
+}
+
+/** How many of the words of the class are here already; one can begin before. */
+function VoiceProgress({ voice: { progress, state } }: { readonly voice: Voice }) {
+  const { there, of } = progress;
+  if (of === 0) return null;
+  const isAll = there === of;
+  return (
+    <Box sx={{ mt: 3, maxWidth: 420 }}>
+      <Box sx={{ fontSize: 17, color: palette.nightSoft }} role="status">
+        {state === 'no-sound' || state === 'beeps'
+          ? voiceWords(state)
+          : isAll
+            ? t`The voice has all ${of} words of this class.`
+            : t`The voice has ${there} of ${of} words of this class.`}
+      </Box>
+      {!isAll && state === 'loading' && (
+        <Box
+          role="progressbar"
+          aria-label={t`Words of the voice`}
+          aria-valuenow={there}
+          aria-valuemax={of}
+          sx={{ height: 6, mt: 0.75, borderRadius: '3px', backgroundColor: '#3A4A4F', overflow: 'hidden' }}
+        >
+          <Box sx={{ height: '100%', width: `${String((100 * there) / of)}%`, backgroundColor: '#E6C35C' }} />
+        </Box>
+      )}
+    </Box>
   );
 }

@@ -70,6 +70,8 @@ export function LiveLadder({
                 fontSize: 15,
                 lineHeight: 1.25,
                 overflow: 'hidden',
+                textOverflow: 'ellipsis',
+                whiteSpace: height < 56 ? 'nowrap' : 'normal',
                 color: index === itemIndex ? '#FFFFFF' : palette.nightSoft,
                 fontWeight: index === itemIndex ? 700 : 400,
               }}
@@ -79,7 +81,12 @@ export function LiveLadder({
           </Box>
         ))}
       </Box>
-      <Box sx={{ position: 'absolute', left: 0, right: 0, top: nowAt, height: 4, mt: '-2px', backgroundColor: palette.cream }} />
+      {['left', 'right'].map((end) => (
+        <Box
+          key={end}
+          sx={{ position: 'absolute', [end]: 0, width: 22, top: nowAt, height: 4, mt: '-2px', backgroundColor: palette.cream }}
+        />
+      ))}
     </Box>
   );
 }

@@ -1,11 +1,11 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
-import { callsText, clockText, helperText, leaderWords, stanceWords, type Position, type TimedItem } from '@leiter/core';
+import { callsText, clockText, helperText, leaderWords, stanceWords, type Position, type Stance, type TimedItem } from '@leiter/core';
 import { headingFont, palette } from '../../shared/palette';
 import { Figure } from '../../shared/figure';
 import { sectionWords } from '../../shared/words';
-import { countOf, paceWords, sideWords, stepWords } from '../run/teach-words';
+import { countOf, paceWords, sideWords, stepWords, type SideWords } from '../run/teach-words';
 
 interface Props {
   readonly position: Position;
@@ -18,10 +18,13 @@ interface Props {
   readonly nameOf: (movement: string) => string;
   /** Who does another movement, and which: `Kaia B.: Stork`. */
   readonly instead: readonly string[];
+  readonly stance: Stance;
+  /** True while the work waits for the signal. */
+  readonly isWaiting: boolean;
 }
 
 /** What is taught now, to be read from three metres away. */
-export function StageView({ position, clock, endsAt, talk, homeTask, nameOf, instead }: Props) {
+export function StageView({ position, clock, endsAt, talk, homeTask, nameOf, instead, stance, isWaiting }: Props) {
   const { timed, next } = position;
   if (!timed) return null;
   const { movement, item } = timed;
@@ -54,7 +57,7 @@ export function StageView({ position, clock, endsAt, talk, homeTask, nameOf, ins
           fontSize: movement.name.length > 22 ? 72 : 92,
           lineHeight: 1.05,
           fontWeight: 700,
-          m: '38px 0 8px',
+          m: '62px 0 6px',
           color: palette.cream,
         }}
       >
@@ -76,7 +79,7 @@ export function StageView({ position, clock, endsAt, talk, homeTask, nameOf, ins
         ) : (
           <Figure movement={movement} size={320} tone="night" isDecoration={false} />
         )}
-        <Now position={position} />
+        <Now position={position} stance={stance} isWaiting={isWaiting} />
       </Box>
       {instead.length > 0 && (
         <Box sx={{ fontSize: 22, mb: 1.5, lineHeight: 1.25 }}>
@@ -161,58 +164,80 @@ function Talk({ lines, label }: { readonly lines: readonly string[]; readonly la
   );
 }
 
-function Now({ position }: { readonly position: Position }) {
-  const { step, count, remainingSeconds, stepRemainingSeconds, isPaused } = position;
-  const side = sideWords(step);
+function Now({ position, stance, isWaiting }: Pick<Props, 'position' | 'stance' | 'isWaiting'>) {
+  const { step, count, remainingSeconds, stepRemainingSeconds, overSeconds, isPaused } = position;
+  const side = sideWords(position, stance);
   const of = countOf(step);
+  // what is left of the step is then what is left of the item
+  const isLastStep = remainingSeconds - stepRemainingSeconds < 1;
+  const timer = { role: 'timer', 'aria-label': t`left of this item` } as const;
+  const large = { fontFamily: headingFont, fontWeight: 750, lineHeight: 1 } as const;
   return (
     <Box>
-      <Box aria-live="polite" sx={{ fontSize: 30, color: palette.nightSoft }}>
-        {isPaused ? t`Paused – space goes on` : stepWords(step)}
-        {side && !isPaused && (
-          <Box>
-            <Trans>
-              they use
-              <Box
-                sx={{
-                  fontFamily: headingFont,
-                  fontSize: side.children.length > 6 ? 76 : 104,
-                  lineHeight: 1,
-                  fontWeight: 750,
-                  color: '#E6C35C',
-                }}
-              >
-                {side.children}
-              </Box>
-            </Trans>
-            <Box sx={{ fontSize: 24, mb: 1 }}>
-              <Trans>
-                facing them: you show your <strong style={{ color: palette.cream }}>{side.show}</strong>
-              </Trans>
-            </Box>
-          </Box>
-        )}
+      <Box sx={{ fontSize: 30, color: palette.nightSoft }}>
+        {isPaused ? t`Paused – space goes on` : isWaiting ? t`Explain and show – space begins the work` : stepWords(step)}
       </Box>
+      {side && !isPaused && <Side side={side} />}
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 4 }}>
         {of !== null ? (
-          <Box sx={{ fontFamily: headingFont, fontWeight: 750, fontSize: 120, lineHeight: 1 }}>
+          <Box sx={{ ...large, fontSize: 120 }}>
             {count}
             <Box component="span" sx={{ fontSize: 48, color: palette.nightSoft, ml: 2 }}>
               <Trans>of {of}</Trans>
             </Box>
           </Box>
+        ) : overSeconds >= 1 ? (
+          <Box sx={{ ...large, fontSize: 110, color: '#E6C35C' }}>+{clockText(Math.floor(overSeconds))}</Box>
         ) : (
-          <Box sx={{ fontFamily: headingFont, fontWeight: 750, fontSize: 110, lineHeight: 1 }}>
+          <Box sx={{ ...large, fontSize: 110 }} {...(isLastStep ? timer : {})}>
             {clockText(Math.ceil(stepRemainingSeconds))}
           </Box>
         )}
-        <Box>
-          <Box sx={{ fontFamily: headingFont, fontSize: 56, lineHeight: 1 }}>{clockText(Math.ceil(remainingSeconds))}</Box>
-          <Box sx={{ fontSize: 21, color: palette.nightSoft }}>
-            <Trans>left of this item</Trans>
+        {(of !== null || !isLastStep) && (
+          <Box>
+            <Box sx={{ fontFamily: headingFont, fontSize: 56, lineHeight: 1 }} {...timer}>
+              {clockText(Math.ceil(remainingSeconds))}
+            </Box>
+            <Box sx={{ fontSize: 21, color: palette.nightSoft }}>
+              <Trans>left of this item</Trans>
+            </Box>
           </Box>
-        </Box>
+        )}
       </Box>
     </Box>
   );
 }
+
+/** The side as the children have it, an arrow to where they see it, and which of their own the leader moves. */
+function Side({ side: { children, you, seenOn } }: { readonly side: SideWords }) {
+  const arrow = seenOn && (
+    <svg viewBox="-4 -4 102 78" width={110} height={84} role="img" aria-label={seenOn === 'left' ? t`seen on the left` : t`seen on the right`}>
+      <path d="M36 6 8 35l28 29M10 35h76" transform={seenOn === 'left' ? undefined : 'matrix(-1 0 0 1 94 0)'} {...arrowLook} />
+    </svg>
+  );
+  return (
+    <Box sx={{ mb: 1 }}>
+      <Box
+        sx={{
+          display: 'flex',
+          alignItems: 'center',
+          gap: 2.5,
+          flexDirection: seenOn === 'right' ? 'row-reverse' : 'row',
+          width: 'fit-content',
+        }}
+      >
+        {arrow}
+        <Box sx={{ fontFamily: headingFont, fontSize: children.length > 6 ? 76 : 108, lineHeight: 1, fontWeight: 750, color: '#E6C35C' }}>
+          {children}
+        </Box>
+      </Box>
+      <Box sx={{ fontSize: 26 }}>
+        <Trans>
+          you: <strong style={{ color: palette.cream }}>{you}</strong>
+        </Trans>
+      </Box>
+    </Box>
+  );
+}
+
+const arrowLook = { fill: 'none', stroke: '#E6C35C', strokeWidth: 13, strokeLinecap: 'round', strokeLinejoin: 'round' } as const;

@@ -1,4 +1,4 @@
-import type { Position, Step } from '@leiter/core';
+import type { Position, Stance, Step, TimedItem } from '@leiter/core';
 import { describe, expect, it } from 'vitest';
 import { countOf, paceWords, sideWords, stepWords } from './teach-words';
 
@@ -18,11 +18,21 @@ describe('the words of the live screen', () => {
     expect(countOf({ kind: 'rest', seconds: 10, side: null })).toBeNull();
   });
 
-  it('name the side of the children and the mirrored one for whoever faces them', () => {
-    expect(sideWords(reps)).toEqual({ children: 'LEFT', show: 'right' });
-    expect(sideWords({ ...reps, side: 'right' })).toEqual({ children: 'RIGHT', show: 'left' });
-    expect(sideWords(hold)).toBeNull();
-    expect(sideWords(null)).toBeNull();
+  it('name the side of the children, which one the leader moves, and where they see it', () => {
+    const of = (step: Step | null, stance: Stance, said: Partial<Position> = {}) =>
+      sideWords({ step, timed: null, count: 1, ...said }, stance);
+    expect(of(reps, 'mirror')).toEqual({ children: 'LEFT', you: 'right', seenOn: 'left' });
+    expect(of({ ...reps, side: 'right' }, 'mirror')).toEqual({ children: 'RIGHT', you: 'left', seenOn: 'right' });
+    expect(of(reps, 'turned')).toEqual({ children: 'LEFT', you: 'left', seenOn: 'left' });
+    expect(of(reps, 'facing')).toEqual({ children: 'LEFT', you: 'left', seenOn: 'right' });
+    expect(of({ ...reps, side: 'lead' }, 'mirror')).toMatchObject({ children: 'LEAD SIDE', seenOn: null });
+    expect([of(hold, 'mirror'), of(null, 'mirror')]).toEqual([null, null]);
+  });
+
+  it('name the side of each rep of what is done in turns', () => {
+    const timed = { sides: 'alternating' } as TimedItem;
+    const said = [1, 2, 3].map((count) => sideWords({ step: { ...reps, side: null }, timed, count }, 'turned')?.children);
+    expect(said).toEqual(['LEFT', 'RIGHT', 'LEFT']);
   });
 
   it.each([

@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import { clockText, type Position, type Step } from '@leiter/core';
+import { leaderSide, clockText, type Position, type Step, type Stance } from '@leiter/core';
 
 /** What the children do now, in a word or two: large on the screen. */
 export function stepWords(step: Step | null): string {
@@ -53,19 +53,28 @@ export function countOf(step: Step | null): number | null {
   }
 }
 
-/** The side as the children have it, and which one the instructor shows who faces them: the mirror image. */
-export function sideWords(step: Step | null): { readonly children: string; readonly show: string } | null {
-  const side = step && 'side' in step ? step.side : null;
-  switch (side) {
-    case 'left':
-      return { children: t`LEFT`, show: t`right` };
-    case 'right':
-      return { children: 'RIGHT', show: t`left` };
-    case 'lead':
-      return { children: t`LEAD SIDE`, show: t`either one` };
-    case null:
-      return null;
-  }
+/** The side that works, said three ways. */
+export interface SideWords {
+  /** As the children have it: that is what is said. */
+  readonly children: string;
+  /** Which of their own the leader moves. */
+  readonly you: string;
+  /** On which side of their picture the children see it move. */
+  readonly seenOn: 'left' | 'right' | null;
+}
+
+/** Of what is done in turns it is the side of this rep. */
+export function sideWords({ step, timed, count }: Pick<Position, 'step' | 'timed' | 'count'>, stance: Stance): SideWords | null {
+  const inTurns = timed?.sides === 'alternating' && step?.kind === 'reps' ? (count % 2 === 1 ? 'left' : 'right') : null;
+  const side = inTurns ?? (step && 'side' in step ? step.side : null);
+  if (side === null) return null;
+  if (side === 'lead') return { children: t`LEAD SIDE`, you: t`either one`, seenOn: null };
+  const isSeenThere = stance !== 'facing';
+  return {
+    children: side === 'left' ? t`LEFT` : t`RIGHT`,
+    you: leaderSide(side, stance) === 'left' ? t`left` : t`right`,
+    seenOn: (side === 'left') === isSeenThere ? 'left' : 'right',
+  };
 }
 
 /** The pace against the plan; within ten seconds it is on time. */

@@ -25,7 +25,7 @@ describe('a class being taught', () => {
     const { result } = renderHook(() => useRun('class', items));
     expect(result.current.position).toBeNull();
     act(() => {
-      result.current.start();
+      result.current.start('by-itself');
     });
     expect(result.current.position?.timed?.item.id).toBe('a');
     pass(firstSeconds + 1);
@@ -36,7 +36,7 @@ describe('a class being taught', () => {
   it('stands still while paused, and says how far it is behind after', () => {
     const { result } = renderHook(() => useRun('class', items));
     act(() => {
-      result.current.start();
+      result.current.start('by-itself');
     });
     pass(10);
     act(() => {
@@ -54,7 +54,7 @@ describe('a class being taught', () => {
   it('goes on where it was after the page was loaded anew', () => {
     const before = renderHook(() => useRun('class', items));
     act(() => {
-      before.result.current.start();
+      before.result.current.start('by-itself');
     });
     pass(firstSeconds + 5);
     const left = before.result.current.position?.remainingSeconds ?? 0;
@@ -68,7 +68,7 @@ describe('a class being taught', () => {
   it('of one class leaves another alone, and is forgotten when it is over', () => {
     const { result } = renderHook(() => useRun('class', items));
     act(() => {
-      result.current.start();
+      result.current.start('by-itself');
     });
     expect(renderHook(() => useRun('other', items)).result.current.run).toBeNull();
     act(() => {
@@ -80,7 +80,7 @@ describe('a class being taught', () => {
   it('is over after its last item, with the real time of each', () => {
     const { result } = renderHook(() => useRun('class', items));
     act(() => {
-      result.current.start();
+      result.current.start('by-itself');
     });
     pass(5);
     act(() => {

@@ -1,4 +1,15 @@
-import { caughtUp, moved, positionOf, startRun, type Position, type Run, type RunMove, type TimedItem } from '@leiter/core';
+import {
+  caughtUp,
+  moved,
+  positionOf,
+  startRun,
+  type Position,
+  type Run,
+  type RunMove,
+  type TimedItem,
+  withGo,
+  type GoWay,
+} from '@leiter/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { forgetRun, keepRun, keptRun } from './run-store';
 import { monotonicNow } from './monotonic-clock';
@@ -8,7 +19,9 @@ const tickMilliseconds = 200;
 export interface LiveRun {
   readonly run: Run | null;
   readonly position: Position | null;
-  readonly start: () => void;
+  readonly start: (go: GoWay) => void;
+  /** Changes whether work begins by itself or on a signal. */
+  readonly setGo: (go: GoWay) => void;
   readonly move: (move: RunMove) => void;
   readonly forget: () => void;
 }
@@ -46,8 +59,11 @@ export function useRun(classId: string, items: readonly TimedItem[]): LiveRun {
   return {
     run,
     position: run && positionOf(run, items, Math.max(now, run.itemStartedAt)),
-    start: () => {
-      put(startRun(monotonicNow()));
+    start: (go) => {
+      put(startRun(monotonicNow(), go));
+    },
+    setGo: (go) => {
+      if (current.current) put(withGo(current.current, go, items, monotonicNow()));
     },
     move: (move) => {
       if (current.current) put(moved(current.current, move, items, monotonicNow()));

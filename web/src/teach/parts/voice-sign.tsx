@@ -1,0 +1,61 @@
+import { t } from '@lingui/core/macro';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import type { GoWay } from '@leiter/core';
+import { palette } from '../../shared/palette';
+import type { Voice, VoiceState } from '../voice/use-voice';
+
+const look = { color: palette.cream, borderColor: '#4A5A5F', minWidth: 0, fontSize: 14 } as const;
+
+/** Whether Leiter speaks, and how the work of an item begins; each is changed by one press. */
+export function VoiceSign({ voice, go, onGo }: { readonly voice: Voice; readonly go: GoWay; readonly onGo: (go: GoWay) => void }) {
+  const { isOn, state, switchOn, wake } = voice;
+  const words = voiceWords(state);
+  return (
+    <Box sx={{ position: 'absolute', left: 36, top: 64, display: 'flex', alignItems: 'center', gap: 1 }}>
+      <Button
+        variant="outlined"
+        sx={look}
+        aria-pressed={isOn}
+        onClick={() => {
+          if (state === 'blocked') void wake();
+          else switchOn(!isOn);
+        }}
+      >
+        {isOn ? t`Voice on` : t`Voice off`}
+      </Button>
+      <Button
+        variant="outlined"
+        sx={look}
+        aria-pressed={go === 'on-signal'}
+        onClick={() => {
+          onGo(go === 'on-signal' ? 'by-itself' : 'on-signal');
+        }}
+      >
+        {go === 'on-signal' ? t`On my signal` : t`By itself`}
+      </Button>
+      {words !== '' && (
+        <Box role="status" sx={{ fontSize: 16, color: '#E6C35C' }}>
+          {words}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** What is to be known of the voice; nothing while all is well. */
+export function voiceWords(state: VoiceState): string {
+  switch (state) {
+    case 'silent':
+    case 'speaking':
+      return '';
+    case 'loading':
+      return t`The words are still on their way.`;
+    case 'beeps':
+      return t`Some words are missing: beeps stand for them.`;
+    case 'blocked':
+      return t`The browser gives no sound yet: press any key, or Voice.`;
+    case 'no-sound':
+      return t`This device has no sound. The screen counts.`;
+  }
+}

@@ -1,0 +1,35 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { AudioClock } from './audio-clock';
+
+describe('the clock of the sound card', () => {
+  it('is known to a few milliseconds though it is read late and in steps, and drifts', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: -2e-4, max: 2e-4, noNaN: true }),
+        fc.array(fc.integer({ min: 0, max: 40 }), { minLength: 60, maxLength: 60 }),
+        (drift, lates) => {
+          const clock = new AudioClock();
+          const trueAt = (now: number): number => ((now - 1_000_000) / 1000) * (1 + drift);
+          // ten minutes on, the last five seconds count
+          lates.forEach((late, index) => {
+            const now = 1_600_000 + index * 100;
+            clock.read(now, Math.floor(trueAt(now - (index % 7 === 0 ? 0 : late)) / 0.003) * 0.003);
+          });
+          const now = 1_600_000 + 60 * 100;
+          expect(Math.abs((clock.audioAt(now) ?? 0) - trueAt(now))).toBeLessThan(0.005);
+        },
+      ),
+    );
+  });
+
+  it('says nothing until it was read, and nothing of before after a sleep', () => {
+    const clock = new AudioClock();
+    expect(clock.audioAt(5)).toBeNull();
+    clock.read(1000, 1);
+    clock.forget();
+    expect(clock.audioAt(1000)).toBeNull();
+    clock.read(9000, 1.5);
+    expect(clock.audioAt(9000)).toBeCloseTo(1.5, 9);
+  });
+});

@@ -1,0 +1,171 @@
+import { clipKey, clipsWanted, itemZero, type Run, type TeachingVoice, type TimedItem, utterancesOf } from '@leiter/core';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { monotonicNow } from '../run/monotonic-clock';
+import { AudioClock } from './audio-clock';
+import { loadClips, type ClipsProgress } from './load-clips';
+import { computerVoice } from './computer-voice';
+import { VoicePlayer, type Part } from './voice-player';
+
+/**
+ * `silent`: not wanted now; `loading`: clips are on their way, those that are there are said; `speaking`: all is there; `beeps`: no voice is
+ * installed, or clips are missing; `blocked`: the browser gives no sound before a key or a click; `no-sound`: there is no sound device.
+ */
+export type VoiceState = 'silent' | 'loading' | 'speaking' | 'beeps' | 'blocked' | 'no-sound';
+
+export interface Voice {
+  readonly state: VoiceState;
+  readonly progress: ClipsProgress;
+  readonly isOn: boolean;
+  readonly switchOn: (isOn: boolean) => void;
+  /** To be called in answer to a key or a click: a browser gives no sound before. Over when there is sound, or soon. */
+  readonly wake: () => Promise<void>;
+}
+
+/** A sound card that takes longer is not waited for. */
+const mostWakeMilliseconds = 600;
+
+interface Machine {
+  readonly context: AudioContext;
+  readonly clips: Map<string, AudioBuffer>;
+  readonly player: VoicePlayer;
+  readonly clock: AudioClock;
+}
+
+/** Speaks a class that is being taught: on the clock of the sound card, also in the background. */
+export function useVoice(run: Run | null, items: readonly TimedItem[], settings: TeachingVoice): Voice {
+  const lists = useMemo(() => utterancesOf(items, settings), [items, settings]);
+  const wanted = useMemo(() => clipsWanted(lists), [lists]);
+  const [machine, setMachine] = useState<Machine | null>(null);
+  const [isRunning, setRunning] = useState(false);
+  const [isOn, switchOn] = useState(true);
+  const [progress, setProgress] = useState<ClipsProgress>({ there: 0, of: wanted.length });
+  const [loaded, setLoaded] = useState<Awaited<ReturnType<typeof loadClips>> | null>(null);
+
+  useEffect(() => {
+    const made = makeMachine();
+    if (!made) return;
+    const { context, clock, player } = made;
+    const follow = (): void => {
+      setRunning(context.state === 'running');
+      clock.forget();
+      player.hush();
+    };
+    context.addEventListener('statechange', follow);
+    // eslint-disable-next-line react-hooks/set-state-in-effect -- a sound card is opened once, when the page is there
+    setMachine(made);
+    follow();
+    return () => {
+      context.removeEventListener('statechange', follow);
+      void context.close();
+    };
+  }, []);
+
+  useEffect(() => {
+    if (!machine) return;
+    const stop = new AbortController();
+    const missing = wanted.filter((clip) => !machine.clips.has(clipKey(clip)));
+    void loadClips(
+      missing,
+      (file) => machine.context.decodeAudioData(file),
+      (key, clip) => {
+        machine.clips.set(key, clip);
+      },
+      ({ there }) => {
+        if (!stop.signal.aborted) setProgress({ there: wanted.length - missing.length + there, of: wanted.length });
+      },
+      stop.signal,
+    ).then((found) => {
+      if (!stop.signal.aborted) setLoaded(found);
+    });
+    return () => {
+      stop.abort();
+      setLoaded(null);
+    };
+  }, [machine, wanted]);
+
+  useEffect(() => {
+    machine?.player.setLoudness(settings.loudness);
+  }, [machine, settings.loudness]);
+
+  useEffect(() => {
+    machine?.player.setOther(settings.nameSource === 'computer' ? computerVoice(settings.loudness) : null);
+  }, [machine, settings.nameSource, settings.loudness]);
+
+  // what the ticks look at is always the newest
+  const now = useRef({ run, items, lists });
+  useEffect(() => {
+    now.current = { run, items, lists };
+  });
+  const isSpeaking = isOn && run !== null;
+  useEffect(() => {
+    if (!machine || !isSpeaking || !isRunning) return;
+    const { clock, context, player } = machine;
+    const ticker = new Worker(new URL('./ticker.worker.ts', import.meta.url), { type: 'module' });
+    const tick = (): void => {
+      const moment = monotonicNow();
+      clock.read(moment, context.currentTime);
+      const parts = partsAt(now.current, (wall) => clock.audioAt(wall) ?? 0);
+      if (parts) player.look(parts);
+      else player.hush();
+    };
+    ticker.onmessage = tick;
+    tick();
+    return () => {
+      ticker.terminate();
+      player.hush();
+    };
+  }, [machine, isSpeaking, isRunning]);
+
+  const wake = useCallback(async () => {
+    const woken = machine?.context.resume().catch(() => undefined);
+    await Promise.race([woken, new Promise((resolve) => setTimeout(resolve, mostWakeMilliseconds))]);
+  }, [machine]);
+  return { state: stateOf(), progress, isOn, switchOn, wake };
+
+  function stateOf(): VoiceState {
+    if (!machine) return 'no-sound';
+    if (!isOn) return 'silent';
+    if (run !== null && !isRunning) return 'blocked';
+    if (!loaded) return 'loading';
+    return loaded.isInstalled && loaded.missing === 0 ? 'speaking' : 'beeps';
+  }
+}
+
+/** The item that is being taught and the one after it, on the sound card's clock; null while nothing is to be said. */
+function partsAt(
+  {
+    run,
+    items,
+    lists,
+  }: { readonly run: Run | null; readonly items: readonly TimedItem[]; readonly lists: ReturnType<typeof utterancesOf> },
+  audioAt: (wall: number) => number,
+): readonly Part[] | null {
+  const timed = run && items[run.itemIndex];
+  if (!run || !timed || run.pausedAt !== null) return null;
+  const zero = itemZero(run, timed);
+  const part = (one: TimedItem, index: number, wall: number): Part => ({
+    name: `${one.item.id}·${String(one.round)}`,
+    zero: audioAt(wall),
+    utterances: lists[index] ?? [],
+  });
+  const next = items[run.itemIndex + 1];
+  return [
+    part(timed, run.itemIndex, zero),
+    // what is said at the very beginning of the next is on the clock before it begins
+    ...(next ? [part(next, run.itemIndex + 1, zero + timed.seconds * 1000)] : []),
+  ];
+}
+
+/** Null where there is no sound at all. */
+function makeMachine(): Machine | null {
+  try {
+    const context = new AudioContext({ latencyHint: 'interactive' });
+    const clips = new Map<string, AudioBuffer>();
+    const player = new VoicePlayer(context, clips, (said) => {
+      window.dispatchEvent(new CustomEvent('leiter-said', { detail: said }));
+    });
+    return { context, clips, player, clock: new AudioClock() };
+  } catch {
+    return null;
+  }
+}
