@@ -29,7 +29,7 @@ export function TeachingVoiceForm({ voice }: { readonly voice: TeachingVoice }) 
     ['halves', t`halfway, and the last ten seconds`],
   ];
   return (
-    <Box component="section" aria-label={t`The voice in Teach`} sx={{ mt: 4, maxWidth: 620 }}>
+    <Box component="section" aria-label={t`The voice in Teach`} sx={{ mt: 4, maxWidth: 720 }}>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
         <Trans>The voice in Teach</Trans>
       </Typography>
@@ -37,7 +37,7 @@ export function TeachingVoiceForm({ voice }: { readonly voice: TeachingVoice }) 
         <Trans>Leiter says on the beat what you would have to say while you show, watch and breathe.</Trans>
       </Typography>
       {spoken.map(([what, words]) => (
-        <label key={what} style={{ display: 'flex', gap: 10, alignItems: 'center', padding: '4px 0', cursor: 'pointer' }}>
+        <label key={what} style={{ display: 'flex', gap: 2, alignItems: 'center', padding: '4px 0', cursor: 'pointer' }}>
           <input
             type="checkbox"
             checked={shown[what]}

@@ -211,7 +211,13 @@ function Now({ position, stance, isWaiting }: Pick<Props, 'position' | 'stance' 
 /** The side as the children have it, an arrow to where they see it, and which of their own the leader moves. */
 function Side({ side: { children, you, seenOn } }: { readonly side: SideWords }) {
   const arrow = seenOn && (
-    <svg viewBox="-4 -4 102 78" width={110} height={84} role="img" aria-label={seenOn === 'left' ? t`seen on the left` : t`seen on the right`}>
+    <svg
+      viewBox="-4 -4 102 78"
+      width={110}
+      height={84}
+      role="img"
+      aria-label={seenOn === 'left' ? t`seen on the left` : t`seen on the right`}
+    >
       <path d="M36 6 8 35l28 29M10 35h76" transform={seenOn === 'left' ? undefined : 'matrix(-1 0 0 1 94 0)'} {...arrowLook} />
     </svg>
   );

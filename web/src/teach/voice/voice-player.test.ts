@@ -1,7 +1,8 @@
 import type { Utterance } from '@leiter/core';
 import fc from 'fast-check';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { VoicePlayer, type Said, type SoundOut } from './voice-player';
+import { AudioClock } from './audio-clock';
+import { VoicePlayer, type Said } from './voice-player';
 
 /** A sound card whose clock is turned by hand; it notes from when to when each source sounds. */
 class HandTurned {
@@ -92,6 +93,23 @@ describe('the voice', () => {
         expect(new Set(said.map(({ nominal }) => nominal)).size).toBe(said.length);
       }),
     );
+  });
+
+  it('keeps the beat of the wall for an hour though the sound card is slower, and says nothing twice', () => {
+    const clock = new AudioClock();
+    const slower = 1 - 150e-6;
+    const utterances = Array.from({ length: 5760 }, (_, nth) => count(nth % 2 === 0 ? 'one' : 'two', nth * 0.625, { most: 0.625 }));
+    for (let wall = 0; wall < 3_600_000; wall += 50) {
+      // read late and in steps, as a sound card is
+      out.currentTime = Math.floor(((wall - (wall % 7)) / 1000) * slower * 344.5) / 344.5;
+      clock.read(wall, out.currentTime);
+      player.look([{ name: 'a', zero: clock.audioAt(1000) ?? 0, utterances }]);
+    }
+    expect(said.length).toBeGreaterThan(5740);
+    said.forEach(({ at }, nth) => {
+      const wallOfBeat = 1000 + nth * 625;
+      expect(Math.abs(at - (wallOfBeat / 1000) * slower)).toBeLessThan(0.01);
+    });
   });
 
   it('says a side late rather than never, and no late count', () => {

@@ -28,6 +28,8 @@ export interface Part {
 export const aheadSeconds = 0.2;
 /** Moved by less, the item's clock is the same: readings of two clocks differ by some milliseconds. */
 const sameSeconds = 0.03;
+/** A hair of silence between two: the clocks move against each other by less. */
+const gapSeconds = 0.01;
 /** A clip that is a little too long is played so much faster at most. */
 const mostRate = 1.3;
 
@@ -49,8 +51,8 @@ export class VoicePlayer {
   private readonly loudness: GainNode;
   private readonly beat: AudioBuffer;
   private readonly call: AudioBuffer;
-  private zeros = new Map<string, number>();
-  private done = new Set<string>();
+  /** Of each part: when its clock stood at nought, and which of its utterances is the next. */
+  private places = new Map<string, { readonly zero: number; readonly next: number }>();
   private planned: Planned[] = [];
   private other: OtherVoice | null = null;
 
@@ -80,31 +82,20 @@ export class VoicePlayer {
     const now = this.out.currentTime;
     this.planned = this.planned.filter(({ end }) => end > now);
     for (const { name, zero, utterances } of parts) {
-      const kept = this.zeros.get(name);
-      if (kept === undefined || Math.abs(kept - zero) > sameSeconds) {
-        // the item began anew, went on after a pause, or its work began by hand
-        if (kept !== undefined) this.hush();
-        this.zeros.set(name, zero);
-        this.done = new Set([...this.done].filter((one) => !one.startsWith(`${name} `)));
-        utterances.forEach((one, nth) => {
-          if (zero + one.at + one.keepFor < now) this.done.add(`${name} ${String(nth)}`);
-        });
-      }
-      const from = this.zeros.get(name) ?? zero;
-      utterances.forEach((one, nth) => {
-        const key = `${name} ${String(nth)}`;
-        const nominal = from + one.at;
-        if (this.done.has(key) || nominal > now + aheadSeconds) return;
-        this.done.add(key);
+      const kept = this.places.get(name);
+      const isSame = kept !== undefined && Math.abs(kept.zero - zero) <= sameSeconds;
+      // the item began anew, went on after a pause, or its work began by hand
+      if (kept && !isSame) this.hush();
+      let next = isSame ? kept.next : 0;
+      for (let one = utterances[next]; one && zero + one.at <= now + aheadSeconds; next += 1, one = utterances[next]) {
+        const nominal = zero + one.at;
         if (now - nominal <= one.keepFor) this.say(one, nominal, Math.max(now, nominal));
-      });
+      }
+      // the two clocks drift apart by a hair: that is followed
+      this.places.set(name, { zero, next });
     }
     const known = new Set(parts.map(({ name }) => name));
-    for (const name of this.zeros.keys())
-      if (!known.has(name)) {
-        this.zeros.delete(name);
-        this.done = new Set([...this.done].filter((one) => !one.startsWith(`${name} `)));
-      }
+    for (const name of this.places.keys()) if (!known.has(name)) this.places.delete(name);
   }
 
   /** Says nothing more of what is on the clock already, and stops what is being said. */
@@ -112,8 +103,7 @@ export class VoicePlayer {
     for (const { source } of this.planned) source.stop();
     this.other?.hush();
     this.planned = [];
-    this.zeros = new Map();
-    this.done = new Set();
+    this.places = new Map();
   }
 
   private say(one: Utterance, nominal: number, at: number): void {
@@ -130,7 +120,7 @@ export class VoicePlayer {
     if (!canWait) this.other?.hush();
     for (const other of this.planned) if (other.end > at) other.source.stop(at);
     this.planned = this.planned.map((other) => ({ ...other, end: Math.min(other.end, at) }));
-    const room = Math.max(0.03, nominal + one.most - at);
+    const room = Math.max(0.03, nominal + one.most - at - gapSeconds);
     const rate = Math.min(mostRate, Math.max(1, clip.duration / room));
     const source = this.out.createBufferSource();
     source.buffer = clip;
