@@ -176,6 +176,7 @@ export {
   moved,
   openRun,
   positionOf,
+  putOff,
   startRun,
   waitsForSignal,
   withGo,

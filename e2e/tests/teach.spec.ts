@@ -191,3 +191,37 @@ test('How one leads is chosen once, and the screen shows the side that way', asy
   await expect(page.getByText('you: left')).toBeVisible();
   await expect(page.getByRole('img', { name: 'seen on the left' })).toBeVisible();
 });
+
+test('Late, the least harmful way to end on time is taken by one press and taken back by another; an item is put off', async ({
+  page,
+  leiter,
+}) => {
+  test.setTimeout(120_000);
+  await page.clock.install();
+  await signIn(page, leiter, 'owner');
+  await startClass(page, leiter);
+  const ends = async (): Promise<string> => (await page.getByText(/^ends /).textContent()) ?? '';
+  await page.keyboard.press('Space');
+  await page.clock.fastForward(360_000);
+  await page.keyboard.press('Space');
+  await page.clock.runFor(1000);
+  const offer = page.getByRole('region', { name: 'To end on time' });
+  await expect(offer).toBeVisible();
+  const late = await ends();
+  await page.keyboard.press('t');
+  await page.clock.runFor(1000);
+  await expect.poll(ends).not.toBe(late);
+  await page.keyboard.press('z');
+  await page.clock.runFor(1000);
+  await expect(offer).toBeVisible();
+
+  const next = async (): Promise<string | null> => page.locator('span', { hasText: /^Next/ }).first().textContent();
+  for (let item = 0; item < 3; item += 1) await page.keyboard.press('PageDown');
+  await page.clock.runFor(400);
+  await expect(page.getByRole('button', { name: 'Put off' })).toBeVisible();
+  const [first, then] = [await title(page), await next()];
+  await page.keyboard.press('p');
+  await page.clock.runFor(400);
+  expect(then).toContain(await title(page));
+  expect(await next()).toContain(first);
+});

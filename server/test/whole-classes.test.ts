@@ -1,4 +1,4 @@
-import { evaluatePlan, wordsOf, type Finding } from '@leiter/core';
+import { applyEdits, evaluatePlan, fitToClock, findItem, wordsOf, type Finding } from '@leiter/core';
 import { describe, expect, it } from 'vitest';
 import { shippedLibrary } from '../src/library/shipped-content.js';
 import { readClasses, type WholeClass } from './classes/read-classes.js';
@@ -38,5 +38,57 @@ describe.each(Object.entries(mistakes))('%s', (_name, plant) => {
     const own = evaluatePlan(plan, library, context).findings.filter((finding) => finding.check === check);
     expect(own).not.toEqual([]);
     if (at !== null) expect(own.flatMap(({ itemIds }) => itemIds)).toContain(at);
+  });
+});
+
+describe('a class that is 90 s behind in minute 20', () => {
+  /** Every class that goes on for a while after minute 20, at several moments around it: a hundred and more. */
+  const late = classes.flatMap((one) => {
+    const { timeline } = evaluatePlan(one.plan, library, one.context);
+    if (timeline.totalSeconds < 30 * 60) return [];
+    return Array.from({ length: 10 }, (_, nth) => 18 + nth / 2).map((minute) => ({
+      ...one,
+      minute,
+      timeline,
+      done: new Set(timeline.items.filter(({ startSecond }) => startSecond <= minute * 60).map(({ item }) => item.id)),
+    }));
+  });
+  const offers = late.map((one) => ({
+    ...one,
+    fit: fitToClock(one.plan, library, one.context, { done: one.done, slotSeconds: one.timeline.totalSeconds - 90 }),
+  }));
+
+  it('ends within 20 s of its slot with what is offered, in at least 95 of 100', () => {
+    expect(offers.length).toBeGreaterThanOrEqual(100);
+    const misses = offers.flatMap(({ name, minute, plan, context, timeline, fit }) => {
+      const fitted = applyEdits(
+        plan,
+        fit.steps.map(({ edit }) => edit),
+        () => '',
+      );
+      const seconds = fitted.ok ? evaluatePlan(fitted.value, library, context).timeline.totalSeconds : Infinity;
+      const off = seconds + 90 - timeline.totalSeconds;
+      return Math.abs(off) <= 20 ? [] : [`${name} at ${String(minute)}: ${off.toFixed(0)} s, ${fit.kind}`];
+    });
+    expect(misses.length / offers.length, misses.join('\n')).toBeLessThanOrEqual(0.05);
+  });
+
+  it('never touches what was taught, the cool-down, a talk or a drink, and makes no finding worse', () => {
+    for (const { plan, context, done, fit, name } of offers) {
+      for (const { item } of fit.steps) {
+        expect(done.has(item), name).toBe(false);
+        const { section, item: own } = findItem(plan, item) ?? {};
+        expect(['opening', 'safety', 'cool-down', 'closing'], name).not.toContain(section?.kind);
+        expect(['talk', 'break'], name).not.toContain(library.get(own?.movement ?? '')?.kind);
+      }
+      const fitted = applyEdits(
+        plan,
+        fit.steps.map(({ edit }) => edit),
+        () => '',
+      );
+      const stops = (some: typeof plan): number =>
+        evaluatePlan(some, library, context).findings.filter(({ severity }) => severity === 'stop').length;
+      if (fitted.ok) expect(stops(fitted.value), name).toBeLessThanOrEqual(stops(plan));
+    }
   });
 });

@@ -34,6 +34,14 @@ export interface Fit {
   readonly cost: number;
 }
 
+/** A class that is being taught. */
+export interface LiveClass {
+  /** What was taught, or is now. */
+  readonly done: ReadonlySet<ItemId>;
+  /** How long the whole plan may be so that the rest ends on time: what is left of the slot, and what was planned until now. */
+  readonly slotSeconds: Seconds;
+}
+
 /** What can be done with one item, or with a circuit as a whole. */
 interface Option {
   readonly edit: PlanEdit | null;
@@ -64,19 +72,26 @@ function unitsOf(plan: ClassPlan, items: readonly TimedItem[]): readonly Unit[] 
  * never in the cool-down, never one side only, never a preparation that something later needs, never a talk or a drink. A
  * circuit is gone round less often, down to half; its stations stay as they are. It is exact for the cost of `fitSettings` up to half a second (dynamic programming over items, time and where the class
  * stands). With more than four minutes in hand, doses are raised instead.
+ * @param live of a class that is being taught only what is still to come is changed, and nothing is made longer
  */
-export function fitToClock(plan: ClassPlan, library: Library, context: EvaluationContext): Fit {
+export function fitToClock(plan: ClassPlan, library: Library, context: EvaluationContext, live?: LiveClass): Fit {
   // versions do not change how long it takes
   const own: EvaluationContext = { ...context, children: [], style: plan.style ?? context.style };
   const timeline = timelineOf(plan, library, { ...own, meanAgeYears: meanAge(own.agesYears) });
-  const slot = own.slotMinutes * 60;
-  if (timeline.totalSeconds <= slot + 0.5) return lengthened(plan, library, own, timeline.totalSeconds);
+  const slot = live?.slotSeconds ?? own.slotMinutes * 60;
+  if (timeline.totalSeconds <= slot + 0.5)
+    return live
+      ? { kind: 'fits', steps: [], totalSeconds: timeline.totalSeconds, cost: 0 }
+      : lengthened(plan, library, own, timeline.totalSeconds);
   const forbidden = new Set<ItemId>();
   const harm = harmOf(plan, library, own);
+  const done = live?.done ?? new Set<ItemId>();
   for (const { item } of firstRounds(timeline.items))
-    if (item.circuit === undefined && !mayGo(plan, item, library, own, harm)) forbidden.add(item.id);
+    if (!done.has(item.id) && item.circuit === undefined && !mayGo(plan, item, library, own, harm)) forbidden.add(item.id);
   const units = unitsOf(plan, timeline.items);
-  const untouched = new Set<ItemId>();
+  // of a circuit that has begun all stays
+  const begun = units.flatMap(({ passes }) => (passes.some(({ item }) => done.has(item.id)) ? passes.slice(0, 1) : []));
+  const untouched = new Set(begun.map(({ item }) => item.id));
   for (let round = 0; round < mostRounds; round += 1) {
     const chosen = cheapest(units, plan, { forbidden, untouched }, own, slot);
     if (!chosen) break;

@@ -8,6 +8,7 @@ import {
   openRun,
   passKey,
   positionOf,
+  putOff,
   startRun,
   waitsForSignal,
   withGo,
@@ -175,5 +176,25 @@ describe('a class in which the work begins on a signal', () => {
     expect(openRun(JSON.parse(JSON.stringify(waiting)))).toEqual(waiting);
     const { go: _go, ...older } = waiting;
     expect(openRun(older)).toEqual({ ...waiting, go: 'by-itself' });
+  });
+});
+
+describe('an item that is put off', () => {
+  it('makes room for the next at once, keeps the time it took, and comes again where it was put', () => {
+    const later = evaluated(aPlan({ opening: [], skill: [kick, anItem('jog')], 'cool-down': [anItem('breathe')] }), library).timeline.items;
+    const run = putOff(startRun(t0), items, later, at(20));
+    const position = positionOf(run, later, at(20));
+    expect(position).toMatchObject({ itemIndex: 0, timed: { item: { id: 'kick' } }, next: { item: { id: 'jog' } } });
+    expect(position.remainingSeconds).toBeCloseTo(later[0]?.seconds ?? 0, 6);
+    expect(run.realSeconds).toEqual({ jog: 20 });
+    expect(run.realParts).toEqual({});
+    const then = moved(run, 'on', later, at(40));
+    expect(positionOf(then, later, at(40)).timed?.item.id).toBe('jog');
+    expect(caughtUp(then, later, at(40 + 200)).realSeconds['jog']).toBeGreaterThan(20 + 60);
+  });
+
+  it('is nothing once the class is over', () => {
+    const over = caughtUp(startRun(t0), items, at(5000));
+    expect(putOff(over, items, items, at(5001))).toBe(over);
   });
 });

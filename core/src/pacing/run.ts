@@ -246,6 +246,18 @@ export function moved(run: Run, move: RunMove, items: readonly TimedItem[], now:
   }
 }
 
+/**
+ * The item that is being taught is put off: what stood after it begins now, in its place. What was spent on it counts as its time.
+ * @param items the class as it was @param later the class with the item further down
+ */
+export function putOff(run: Run, items: readonly TimedItem[], later: readonly TimedItem[], now: Milliseconds): Run {
+  const current = caughtUp(run, items, now);
+  const timed = items[current.itemIndex];
+  if (!timed) return current;
+  const left = leave(halted(current, timed, now), items, now, current.itemIndex);
+  return { ...left, pass: passAt(later, current.itemIndex), pausedAt: null };
+}
+
 /** The pause is over: the item goes on where it was, and is as much longer. */
 function resumed(run: Run, timed: TimedItem | undefined, now: Milliseconds): Run {
   return run.pausedAt === null ? run : { ...halted(run, timed, now), pausedAt: null };

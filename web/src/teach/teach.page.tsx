@@ -10,7 +10,7 @@ import { useEffect, useMemo } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams } from 'react-router';
 import { useClassPage, useTeachingNoted } from '../queries/class.queries';
-import { evaluationOf } from '../queries/evaluation';
+import { useClassContext } from '../queries/evaluation';
 import { useLibrary, useMovements } from '../queries/library.queries';
 import { KeysHelp } from '../shared/keys-help';
 import { Loaded, Message } from '../shared/page';
@@ -21,14 +21,19 @@ import { Dark } from './parts/dark';
 import { LiveLadder } from './parts/live-ladder';
 import { useSession } from '../queries/session.queries';
 import { StageView } from './parts/stage-view';
+import { Offer } from './parts/offer';
 import { VoiceSign } from './parts/voice-sign';
 import { useVoice } from './voice/use-voice';
-import { useRun, type LiveRun } from './run/use-run';
+import { lateStart, offerNow } from './run/live-plan';
+import { useTeaching, type Teaching } from './run/use-teaching';
 
 const keys: readonly (readonly [string, string])[] = [
   [t`Space`, t`pause, go on; while the work waits for your signal: begin it`],
   ['G', t`the explaining is over: the work begins now`],
   ['S', t`the work begins on your signal, or by itself`],
+  ['T', t`takes what is offered to end on time`],
+  ['P', t`puts the item off, behind the next one`],
+  ['Z', t`takes the last press back`],
   ['V', t`the voice, on and off`],
   [t`→ ↓ Page down`, t`on to the next item; while the work waits for your signal: begin it`],
   [t`← ↑ Page up`, t`back to the start of the item, again: the item before`],
@@ -63,14 +68,17 @@ function TeachPage() {
 
 function Live({
   page,
-  plan,
+  plan: stored,
   library,
 }: {
   readonly page: ClassPageResponse;
   readonly plan: NonNullable<ClassPageResponse['stored']>['plan'];
   readonly library: Library;
 }) {
-  const evaluation = useMemo(() => evaluationOf(plan, library, page), [plan, library, page]);
+  const session = useSession().data;
+  const context = useClassContext(page);
+  const live = useTeaching(page.class.id, stored, library, context);
+  const { plan, evaluation, position } = live;
   const { items } = evaluation.timeline;
   const talk = useMemo(
     () => safetyTalkOf(evaluation.timeline, evaluation.versions, evaluationContextOf(page).children, library),
@@ -78,11 +86,9 @@ function Live({
   );
   const homeTask = useMemo(() => homeTaskLines(plan.homeTask, library), [plan, library]);
   const nameOf = (slug: string): string => library.get(slug)?.name ?? slug;
-  const settings = useSession().data?.voice ?? usualVoice;
-  const live = useRun(page.class.id, items);
+  const settings = session?.voice ?? usualVoice;
   const voice = useVoice(live.run, items, settings);
   const noted = useTeachingNoted(page.class.id);
-  const { position } = live;
   const isOver = position !== null && position.timed === null;
   useEffect(() => {
     document.title = t`${page.class.groupName}, live – Leiter`;
@@ -106,6 +112,23 @@ function Live({
     },
     options,
   );
+  const late = live.run ? lateStart(page.class, session?.club.timeZone ?? 'utc', live.run.startedAt) : 0;
+  // looked at anew every quarter of a minute: it takes a moment
+  const missing = position
+    ? Math.ceil((position.behindSeconds + late + evaluation.timeline.totalSeconds - page.class.lengthMinutes * 60) / 15) * 15
+    : 0;
+  const itemIndex = live.run?.itemIndex ?? 0;
+  const offer = useMemo(
+    () => (live.run ? offerNow(live.run, items, plan, library, context, missing) : null),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- of the run it reads which item it is at
+    [itemIndex, items, plan, library, context, missing],
+  );
+  const takeOffer = (): void => {
+    if (offer && offer.steps.length > 0) live.take(offer.steps.map(({ edit }) => edit));
+  };
+  useHotkeys('t', takeOffer);
+  useHotkeys('p', live.putOff);
+  useHotkeys(['z', 'ctrl+z', 'meta+z'], live.undo, options);
   useHotkeys('v', () => {
     voice.switchOn(!voice.isOn);
   });
@@ -167,6 +190,7 @@ function Live({
               instead={insteadOf(position.timed?.item.id, evaluation, page, library)}
               stance={settings.stance}
               isWaiting={isWaiting}
+              offer={offer && <Offer fit={offer} missing={missing} plan={plan} library={library} onTake={takeOffer} />}
             />
             <VoiceSign voice={voice} go={live.run.go} onGo={live.setGo} />
             <Controls live={live} isPaused={position.isPaused} isExplaining={isExplaining} classId={page.class.id} />
@@ -196,7 +220,7 @@ function insteadOf(
 }
 
 interface ControlsProps {
-  readonly live: LiveRun;
+  readonly live: Teaching;
   readonly isPaused: boolean;
   /** The work of the item has not begun. */
   readonly isExplaining: boolean;
@@ -245,6 +269,16 @@ function Controls({ live, isPaused, isExplaining, classId }: ControlsProps) {
       >
         <Trans>Next</Trans>
       </Button>
+      {live.canPutOff && (
+        <Button variant="outlined" sx={look} onClick={live.putOff}>
+          <Trans>Put off</Trans>
+        </Button>
+      )}
+      {live.canUndo && (
+        <Button variant="outlined" sx={look} onClick={live.undo}>
+          <Trans>Undo</Trans>
+        </Button>
+      )}
       <Button variant="outlined" sx={look} component={Link} to={`/classes/${classId}/marks`}>
         <Trans>Mark</Trans>
       </Button>

@@ -22,6 +22,7 @@ import {
 } from '@leiter/core';
 import { useMemo, useState } from 'react';
 import { palette } from '../../shared/palette';
+import { fitStepWords } from '../../shared/fit-step-words';
 
 interface Props {
   readonly plan: ClassPlan;
@@ -83,7 +84,7 @@ export function FitDialog({ plan, library, context, onTake, onClose }: Props) {
                         }}
                       />
                     }
-                    label={stepWords(step, plan, library)}
+                    label={fitStepWords(step, plan, library)}
                   />
                   <Box sx={{ color: palette.soft }}>
                     {step.savesSeconds >= 0 ? '−' : '+'}
@@ -119,25 +120,4 @@ export function FitDialog({ plan, library, context, onTake, onClose }: Props) {
       </DialogActions>
     </Dialog>
   );
-}
-
-function stepWords({ item: id, edit }: FitStep, plan: ClassPlan, library: Library): string {
-  const item = findItem(plan, id)?.item;
-  const name = item ? (library.get(item.movement)?.name ?? item.movement) : t`An item`;
-  switch (edit.kind) {
-    case 'remove':
-      return t`Leave out ${name}`;
-    case 'set-dose':
-      return `${name}: ${doseText(edit.dose)}${item ? t` instead of ${doseText(item.dose)}` : ''}`;
-    case 'set-familiarity':
-      return t`${name}: they know it, explain it short`;
-    case 'set-teaching':
-      return edit.teaching.explainSeconds === undefined
-        ? `${name}: ${edit.teaching.way === 'follow' ? t`told while everybody does it, not shown first` : t`shown, not done alone first`}`
-        : t`${name}: explained in ${clockText(edit.teaching.explainSeconds)}`;
-    case 'set-circuit':
-      return t`The circuit from ${name} on: ${plural(edit.rounds, { one: '# round', other: '# rounds' })} instead of ${plan.circuits?.find(({ id: own }) => own === edit.circuit)?.rounds ?? 1}`;
-    default:
-      return name;
-  }
 }

@@ -64,7 +64,7 @@ export function AfterClass({
   const light = { fontSize: 20, backgroundColor: palette.cream, color: palette.night, '&:hover': { backgroundColor: '#FFFFFF' } };
   const outlined = { color: palette.cream, borderColor: palette.nightSoft };
   return (
-    <Box sx={{ p: 6, maxWidth: 720 }}>
+    <Box sx={{ p: 6, maxWidth: 940 }}>
       <Typography component="h1" sx={{ fontSize: 60, fontWeight: 700, lineHeight: 1.1 }}>
         {isTry ? t`That was a try` : t`The class is over`}
       </Typography>

@@ -2,6 +2,7 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import { callsText, clockText, helperText, leaderWords, stanceWords, type Position, type Stance, type TimedItem } from '@leiter/core';
+import type { ReactNode } from 'react';
 import { headingFont, palette } from '../../shared/palette';
 import { Figure } from '../../shared/figure';
 import { sectionWords } from '../../shared/words';
@@ -21,10 +22,12 @@ interface Props {
   readonly stance: Stance;
   /** True while the work waits for the signal. */
   readonly isWaiting: boolean;
+  /** What would end the class on time; nothing while it does. */
+  readonly offer: ReactNode;
 }
 
 /** What is taught now, to be read from three metres away. */
-export function StageView({ position, clock, endsAt, talk, homeTask, nameOf, instead, stance, isWaiting }: Props) {
+export function StageView({ position, clock, endsAt, talk, homeTask, nameOf, instead, stance, isWaiting, offer }: Props) {
   const { timed, next } = position;
   if (!timed) return null;
   const { movement, item } = timed;
@@ -64,6 +67,7 @@ export function StageView({ position, clock, endsAt, talk, homeTask, nameOf, ins
         {movement.name}
       </Box>
       {how !== '' && <Box sx={{ fontSize: 26, lineHeight: 1.25, color: palette.cream }}>{how}</Box>}
+      {offer}
       <Box
         sx={{
           flex: 1,

@@ -1,4 +1,4 @@
-import { openRun, type Run } from '@leiter/core';
+import { openRun, type PlanEdit, type Run } from '@leiter/core';
 
 const key = (classId: string): string => `leiter-run-${classId}`;
 
@@ -17,6 +17,23 @@ export function keepRun(classId: string, run: Run): void {
   localStorage.setItem(key(classId), JSON.stringify(run));
 }
 
+const editsKey = (classId: string): string => `leiter-run-edits-${classId}`;
+
+/** What was changed in the plan while it was taught, in the order in which it was; none where nothing can be read. */
+export function keptEdits(classId: string): readonly PlanEdit[] {
+  try {
+    const kept: unknown = JSON.parse(localStorage.getItem(editsKey(classId)) ?? '[]');
+    return Array.isArray(kept) ? (kept as PlanEdit[]) : []; // only we write there; what does not fit the plan is refused one by one
+  } catch {
+    return [];
+  }
+}
+
+export function keepEdits(classId: string, edits: readonly PlanEdit[]): void {
+  localStorage.setItem(editsKey(classId), JSON.stringify(edits));
+}
+
 export function forgetRun(classId: string): void {
   localStorage.removeItem(key(classId));
+  localStorage.removeItem(editsKey(classId));
 }

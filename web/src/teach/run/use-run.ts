@@ -23,6 +23,8 @@ export interface LiveRun {
   /** Changes whether work begins by itself or on a signal. */
   readonly setGo: (go: GoWay) => void;
   readonly move: (move: RunMove) => void;
+  /** Puts another run in the place of this one: an earlier one, or one on a changed plan. */
+  readonly put: (run: Run) => void;
   readonly forget: () => void;
 }
 
@@ -68,6 +70,7 @@ export function useRun(classId: string, items: readonly TimedItem[]): LiveRun {
     move: (move) => {
       if (current.current) put(moved(current.current, move, items, monotonicNow()));
     },
+    put,
     forget: () => {
       forgetRun(classId);
       current.current = null;
