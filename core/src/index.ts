@@ -247,3 +247,6 @@ export {
 } from './voice/teaching-voice.js';
 export { countWord } from './voice/count-words.js';
 export { clipKey, clipOf, clipsWanted, utterancesOf, type ClipWanted, type Utterance } from './voice/utterance.js';
+export { callListsFor, writtenCalls, type Call, type CallList, type CallListKind } from './calling/call-list.js';
+export { chanceOf } from './values/chance.js';
+export { callRound, type CalledMoment, type CallRound } from './calling/caller.js';

@@ -86,34 +86,24 @@ test('Counts at 60, 96 and 132 a minute, with a main thread that is busy for 60 
   }
 });
 
-/** Each count against its own beat of the wall's clock; what the sound card's clock was then is known from readings of the whole time. */
+/**
+ * Each count against its own beat of the wall's clock. What the sound card's clock was then is known from readings three seconds before and
+ * after: it is read late, never early, so the earliest of them is right.
+ */
 function judge(bpm: number, beats: readonly Beat[], readings: readonly (readonly [number, number])[], start: number): void {
-  const [first, last] = [readings[0], readings.at(-1)];
-  if (!first || !last) throw new Error('no reading of the clocks');
-  // the sound card's clock is read late, never early: the line above all readings is it
-  const slope = bestSlope(readings);
-  const base = Math.max(...readings.map(([wall, audio]) => audio - slope * (wall - first[0])));
-  const audioAt = (wall: number): number => base + slope * (wall - first[0]);
   const each = 60 / bpm;
+  const offsetAt = (wall: number): number =>
+    Math.max(...readings.flatMap(([at, audio]) => (Math.abs(at - wall) < 3000 ? [audio - at / 1000] : [])));
   const begin = beats[0]?.at ?? 0;
   const errors = beats.map(({ at }) => {
-    const nth = Math.round((at - begin) / each);
-    return Math.abs(at - begin - (audioAt(start + nth * each * 1000) - audioAt(start))) * 1000;
+    const wall = start + Math.round((at - begin) / each) * each * 1000;
+    return Math.abs(at - wall / 1000 - offsetAt(wall)) * 1000;
   });
-  const overlaps = beats.filter(({ at, seconds }, index) => at + seconds > (beats[index + 1]?.at ?? Infinity) + 0.0005).length;
+  const overlaps = beats.filter(({ at, seconds }, index) => at + seconds > (beats[index + 1]?.at ?? Infinity)).length;
   const missing = Math.round(((beats.at(-1)?.at ?? 0) - begin) / each) + 1 - beats.length;
   tell(`a count at ${String(bpm)} a minute beside its beat, over ${String(minutes)} min`, errors, 15);
   console.log(
     `of ${String(beats.length)} counts ${String(missing)} missing, ${String(overlaps)} overlapping, worst ${Math.max(...errors).toFixed(1)} ms`,
   );
   expect(overlaps).toBe(0);
-}
-
-/** Seconds of the sound card a millisecond: between the earliest readings of the first and of the last tenth. */
-function bestSlope(readings: readonly (readonly [number, number])[]): number {
-  const tenth = Math.max(1, Math.floor(readings.length / 10));
-  const best = (some: readonly (readonly [number, number])[]): readonly [number, number] =>
-    some.reduce((one, other) => (other[1] - other[0] / 1000 > one[1] - one[0] / 1000 ? other : one));
-  const [from, to] = [best(readings.slice(0, tenth)), best(readings.slice(-tenth))];
-  return (to[1] - from[1]) / (to[0] - from[0]);
 }

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { chanceOf } from '../values/chance.js';
 import { moved, startRun, type RunMove } from '../pacing/run.js';
 import { itemTimesOf } from '../pacing/item-times.js';
 import { aContext, aLibrary, aMovement, anItem, aPlan } from '../testing/makers.js';
@@ -61,17 +62,6 @@ describe('the learned pace', () => {
     expect(grown.at(-1)).toBeGreaterThan(paceSettings.dayToDay);
   });
 });
-
-/** A stream of numbers from a seed, each time the same (mulberry32). */
-function chanceOf(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
-  };
-}
 
 const kinds: readonly MovementKind[] = [
   'pulse-raiser',

@@ -1,13 +1,12 @@
-/** A seeded source of chance (mulberry32): the same seed gives the same demo, every time. */
-export class Chance {
-  constructor(private state: number) {}
+import { chanceOf } from '@leiter/core';
 
+/** A seeded source of chance: the same seed gives the same demo, every time. */
+export class Chance {
   /** A number from 0 up to, not including, 1. */
-  next(): number {
-    this.state = (this.state + 0x6d2b79f5) | 0;
-    let mixed = Math.imul(this.state ^ (this.state >>> 15), 1 | this.state);
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;
+  readonly next: () => number;
+
+  constructor(seed: number) {
+    this.next = chanceOf(seed);
   }
 
   happens(probability: number): boolean {

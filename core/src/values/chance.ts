@@ -1,0 +1,12 @@
+/** A stream of numbers from 0 to 1, without 1; the same seed gives the same stream, every time (mulberry32). */
+export type Chance = () => number;
+
+export function chanceOf(seed: number): Chance {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let mixed = Math.imul(state ^ (state >>> 15), state | 1);
+    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61);
+    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;
+  };
+}
