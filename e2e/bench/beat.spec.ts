@@ -94,9 +94,11 @@ function judge(bpm: number, beats: readonly Beat[], readings: readonly (readonly
   const each = 60 / bpm;
   const offsetAt = (wall: number): number =>
     Math.max(...readings.flatMap(([at, audio]) => (Math.abs(at - wall) < 3000 ? [audio - at / 1000] : [])));
+  // the first count, after the name of the item, is the beginning
   const begin = beats[0]?.at ?? 0;
+  const first = begin - start / 1000 - offsetAt(start);
   const errors = beats.map(({ at }) => {
-    const wall = start + Math.round((at - begin) / each) * each * 1000;
+    const wall = start + (first + Math.round((at - begin) / each) * each) * 1000;
     return Math.abs(at - wall / 1000 - offsetAt(wall)) * 1000;
   });
   const overlaps = beats.filter(({ at, seconds }, index) => at + seconds > (beats[index + 1]?.at ?? Infinity)).length;

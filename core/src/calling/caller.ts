@@ -58,9 +58,10 @@ export function betweenSeconds(before: Call | null, after: Call): Seconds {
  * @param calls different ones; of a single one, or none, nothing is called
  */
 export function callRound(calls: readonly Call[], round: CallRound): readonly CalledMoment[] {
-  if (calls.length < 2) return [];
+  const [one] = calls;
+  if (!one || calls.length < 2) return [];
   const chance = chanceOf(round.seed);
-  const nextCall = round.order === 'in-turn' ? inTurn(calls) : byChance(calls, chance);
+  const nextCall = round.order === 'in-turn' ? inTurn(calls, one) : byChance(calls, one, chance);
   const moments: CalledMoment[] = [];
   let at = 0;
   let saidUntil = 0;
@@ -81,23 +82,24 @@ export function callRound(calls: readonly Call[], round: CallRound): readonly Ca
   }
 }
 
-function inTurn(calls: readonly Call[]): () => Call {
+function inTurn(calls: readonly Call[], first: Call): () => Call {
   let turn = -1;
   return () => {
     turn += 1;
-    return calls[turn % calls.length]!; // there are two at least
+    return calls[turn % calls.length] ?? first;
   };
 }
 
 /** Always one of those that were called least; not a third time what was called twice. */
-function byChance(calls: readonly Call[], chance: Chance): () => Call {
+function byChance(calls: readonly Call[], first: Call, chance: Chance): () => Call {
   const counts = new Map(calls.map((call) => [call, 0]));
   let last: Call | null = null;
   let running = 0;
   return () => {
     const least = Math.min(...counts.values());
     const open = calls.filter((call) => counts.get(call) === least && !(call === last && running >= 2));
-    const chosen = open[Math.floor(chance() * open.length)]!; // with two calls one of those least called is another than the last
+    // with two calls one of those least called is another than the last
+    const chosen = open[Math.floor(chance() * open.length)] ?? first;
     counts.set(chosen, least + 1);
     running = chosen === last ? running + 1 : 1;
     last = chosen;
