@@ -246,7 +246,9 @@ export {
   type TeachingVoice,
 } from './voice/teaching-voice.js';
 export { countWord } from './voice/count-words.js';
-export { clipKey, clipOf, clipsWanted, utterancesOf, type ClipWanted, type Utterance } from './voice/utterance.js';
-export { callListsFor, writtenCalls, type Call, type CallList, type CallListKind } from './calling/call-list.js';
+export { clipKey, clipOf, clipsWanted, utterancesOf, type ClipWanted } from './voice/utterance.js';
+export type { Utterance } from './voice/spoken.js';
+export { callListsFor, callsNamed, type Call, type CallList, type CallListKind } from './voice/call-list.js';
 export { chanceOf } from './values/chance.js';
-export { callRound, type CalledMoment, type CallRound } from './calling/caller.js';
+export { calledUtterances, callRound, type CalledMoment, type CallRound } from './voice/caller.js';
+export { familiarityOf } from './timing/familiarity.js';

@@ -7,7 +7,8 @@ import { stepsOf } from '../timing/step.js';
 import type { TimedItem } from '../timing/timeline.js';
 import { countWord } from './count-words.js';
 import { leaderSide, usualVoice, type TeachingVoice } from './teaching-voice.js';
-import { clipOf, clipsWanted, quickFactor, spokenSeconds, utterancesOf, type Utterance } from './utterance.js';
+import { quickFactor, spokenSeconds, type Utterance } from './spoken.js';
+import { clipOf, clipsWanted, utterancesOf } from './utterance.js';
 
 const voice = fc.record<TeachingVoice>({
   counts: fc.boolean(),
@@ -194,6 +195,36 @@ describe('an item', () => {
     expect(full?.[0]).toBe('Jog');
     expect(full).not.toContain('Lunge');
     expect(named?.[0]).toBe('Lunge, left, hold');
+  });
+});
+
+describe('an item in which something is called', () => {
+  const calls = ['tuck', 'pike', 'star'].map((text) => ({ text, language: 'en' as const, movement: null, from: null, to: null }));
+  const called = (dose: Item['dose']) => {
+    const { items } = evaluated(
+      aPlan({ drills: [anItem('shapes', { dose, calls: { what: 'shapes', everySeconds: 4 } })] }),
+      aLibrary(aMovement('shapes', { name: 'Shapes' })),
+    ).timeline;
+    return {
+      timed: items[0],
+      list: utterancesOf(items, usualVoice, () => calls)[0]?.filter(({ text }) => ['tuck', 'pike', 'star'].includes(text)) ?? [],
+    };
+  };
+
+  it('calls once for each rep, in the place of the count', () => {
+    const { list, timed } = called({ kind: 'reps', sets: 1, reps: 9, secondsPerRep: 4, restSeconds: 0 });
+    expect(list).toHaveLength(9);
+    for (const { text } of calls) expect(list.filter((one) => one.text === text)).toHaveLength(3);
+    expect(list.every(({ at, most }) => at + most <= (timed?.seconds ?? 0) + 1e-6)).toBe(true);
+  });
+
+  it('calls for as long as it goes on, every so many seconds', () => {
+    const { list, timed } = called({ kind: 'timed', seconds: 60 });
+    expect(list.length).toBeGreaterThan(10);
+    list.slice(1).forEach(({ at }, index) => {
+      expect(at - (list[index]?.at ?? 0)).toBeCloseTo(4, 6);
+    });
+    expect((list.at(-1)?.at ?? 0) + 1).toBeLessThan(timed?.seconds ?? 0);
   });
 });
 

@@ -1,33 +1,16 @@
 import type { MovementKind } from '../movement/kind.js';
+import type { Call } from './call-list.js';
+import { calledUtterances, callRound, callSequence } from './caller.js';
 import { stepsOf, type Step, type StepSide } from '../timing/step.js';
 import type { TimedItem } from '../timing/timeline.js';
 import type { Seconds } from '../values/unit.js';
 import { countWord } from './count-words.js';
+import { quickFactor, spokenSeconds, type Utterance, type UtteranceKind } from './spoken.js';
 import type { CountLanguage, TeachingVoice } from './teaching-voice.js';
-
-/**
- * `name` of the item, `next` the name of the one after it, `cue`, `half` (halfway, last ten seconds) give way to what cannot wait;
- * `count` is right at its moment or not at all; `side`, `call` (change, rest, hold, go, stop, set up) and `length` are said in any case.
- */
-export type UtteranceKind = 'name' | 'next' | 'cue' | 'half' | 'count' | 'side' | 'call' | 'length';
-
-/** One thing that is said. Times are on the clock of its item, from the item's start, in seconds. */
-export interface Utterance {
-  readonly kind: UtteranceKind;
-  /** Empty: a beat without a word, where a word would not be over before the next. */
-  readonly text: string;
-  readonly language: CountLanguage;
-  readonly at: Seconds;
-  /** How long it may last at most: then the next one begins, or the item is over. */
-  readonly most: Seconds;
-  /** How much later than `at` it may still begin. */
-  readonly keepFor: Seconds;
-}
 
 /** As written first: how long it may last follows from what comes after it. */
 type Draft = Omit<Utterance, 'most' | 'keepFor'>;
 
-const beatSeconds = 0.06;
 /** A count that comes later than this is on the wrong beat. */
 const countKeepSeconds = 0.1;
 const stopSeconds = 0.5;
@@ -37,24 +20,20 @@ const nameLateSeconds = 0.4;
 /** Looked for a free moment to name what comes next, before the end of an item. */
 const nameAheadSeconds = 8;
 
-/** About how long a text takes to say at an even pace, measured over the clips of the words of a class: 0.2 s and 0.06 s a letter. */
-export function spokenSeconds(text: string, language: CountLanguage): Seconds {
-  if (text === '') return beatSeconds;
-  return language === 'en' || language === 'fr' ? 0.2 + 0.06 * text.length : 0.15 + 0.17 * text.length;
-}
-
-/** A clip can be spoken so much quicker and is still understood. */
-export const quickFactor = 0.6;
-
 const fits = (text: string, language: CountLanguage, room: Seconds): boolean => spokenSeconds(text, language) * quickFactor <= room;
 
 /**
  * What is said in a class, item by item, in order and never two at once: each rep, hold, side and change once, within its part.
  * Where there is no time before an item, its name is said at the end of the one before.
+ * @param callsOf what is called in an item where the plan says that something is, in place of the count; null where it is only described
  * @returns one list for each of the items
  */
-export function utterancesOf(items: readonly TimedItem[], voice: TeachingVoice): readonly (readonly Utterance[])[] {
-  const drafts = items.map((timed) => draftsOf(timed, voice));
+export function utterancesOf(
+  items: readonly TimedItem[],
+  voice: TeachingVoice,
+  callsOf: (timed: TimedItem) => readonly Call[] | null = () => null,
+): readonly (readonly Utterance[])[] {
+  const drafts = items.map((timed, index) => draftsOf(timed, voice, timed.item.calls ? callsOf(timed) : null, index + 1));
   items.forEach((timed, index) => {
     const [own, before] = [drafts[index] ?? [], drafts[index - 1]];
     const earlier = items[index - 1];
@@ -151,7 +130,7 @@ const quietKinds: ReadonlySet<MovementKind> = new Set(['talk', 'break', 'ritual'
 
 const sideWord: Readonly<Record<Exclude<StepSide, null>, string>> = { left: 'left', right: 'right', lead: 'lead side' };
 
-function draftsOf(timed: TimedItem, voice: TeachingVoice): readonly Draft[] {
+function draftsOf(timed: TimedItem, voice: TeachingVoice, called: readonly Call[] | null, seed: number): readonly Draft[] {
   const drafts: Draft[] = [];
   const say = (kind: UtteranceKind, text: string, at: Seconds, language: CountLanguage = 'en'): void => {
     if (text !== '' || kind === 'count') drafts.push({ kind, text, language, at });
@@ -187,7 +166,8 @@ function draftsOf(timed: TimedItem, voice: TeachingVoice): readonly Draft[] {
         if (voice.sides) say('call', 'rest', at);
         break;
       case 'reps':
-        counted(step, at, newSide, isAlternating);
+        if (called && called.length > 1) calledIn(step, at);
+        else counted(step, at, newSide, isAlternating);
         break;
       case 'counts':
       case 'count-in':
@@ -197,7 +177,8 @@ function draftsOf(timed: TimedItem, voice: TeachingVoice): readonly Draft[] {
       case 'timed': {
         const word = !voice.sides || isQuiet ? '' : step.kind === 'hold' ? 'hold' : 'go';
         say(newSide === '' ? 'call' : 'side', [newSide, word].filter(Boolean).join(', '), at);
-        if (!isQuiet) within(step, at, next === undefined);
+        if (called && called.length > 1) calledDuring(step, at);
+        else if (!isQuiet) within(step, at, next === undefined);
         break;
       }
       case 'length': {
@@ -231,6 +212,29 @@ function draftsOf(timed: TimedItem, voice: TeachingVoice): readonly Draft[] {
         say('count', fits(word, voice.countLanguage, each) ? word : '', moment, voice.countLanguage);
       }
     }
+  }
+
+  /** Each rep is a call. */
+  function calledIn(step: Extract<Step, { kind: 'reps' }>, from: Seconds): void {
+    const each = step.seconds / step.reps;
+    callSequence(called ?? [], step.reps, seed).forEach(({ text, language }, nth) => {
+      say('call', text, from + nth * each, language);
+    });
+  }
+
+  /** Calls for as long as it goes on, after a moment to get ready. */
+  function calledDuring(step: Extract<Step, { kind: 'hold' | 'timed' }>, from: Seconds): void {
+    const every = timed.item.calls?.everySeconds ?? 4;
+    const seconds = step.seconds - every;
+    const round = callRound(called ?? [], {
+      seconds,
+      every: { first: every, last: every },
+      mostAtOnce: 1,
+      gaps: 'even',
+      order: 'chance',
+      seed,
+    });
+    for (const { text, language, at: moment } of calledUtterances(round, seconds)) say('call', text, from + every + moment, language);
   }
 
   /** What is said while something is held or goes on: a cue, halfway, the last seconds, stop. */

@@ -2,8 +2,8 @@ import type { Library } from '../movement/library.js';
 import type { Movement } from '../movement/movement.js';
 import type { Posture } from '../movement/posture.js';
 import type { MovementSlug, ProgrammeSlug } from '../values/unit.js';
-import { countWord } from '../voice/count-words.js';
-import type { CountLanguage } from '../voice/teaching-voice.js';
+import { countWord } from './count-words.js';
+import type { CountLanguage } from './teaching-voice.js';
 
 /** One thing that is called out. */
 export interface Call {
@@ -78,6 +78,25 @@ export function callListsFor(library: Library, group: CalledGroup): readonly Cal
     const calls = distinct(ofKind[kind]).slice(0, mostCalls);
     return calls.length < leastCalls ? [] : [{ kind, calls }];
   });
+}
+
+/** How a list is named in a plan. */
+export const callListNames: Readonly<Record<CallListKind, string>> = {
+  shapes: 'shapes',
+  stances: 'stances',
+  techniques: 'techniques',
+  steps: 'steps',
+  terms: 'terms',
+  'body-parts': 'body parts',
+  'left-right': 'left and right',
+  numbers: 'numbers',
+  directions: 'directions',
+};
+
+/** What an item calls: a list by its name, or the words that are written there; null where it is only described. */
+export function callsNamed(what: string, lists: readonly CallList[]): readonly Call[] | null {
+  const name = what.trim().toLowerCase();
+  return lists.find(({ kind }) => callListNames[kind] === name)?.calls ?? writtenCalls(what);
 }
 
 /** What an item says is called, as one writes it: words with commas between; null where it is only described. */

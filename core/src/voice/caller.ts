@@ -1,7 +1,7 @@
 import type { Posture } from '../movement/posture.js';
 import { chanceOf, type Chance } from '../values/chance.js';
 import type { Seconds } from '../values/unit.js';
-import { spokenSeconds } from '../voice/utterance.js';
+import { spokenSeconds, type Utterance } from './spoken.js';
 import type { Call } from './call-list.js';
 
 /** How a round of calls goes. */
@@ -105,4 +105,24 @@ function byChance(calls: readonly Call[], first: Call, chance: Chance): () => Ca
     last = chosen;
     return chosen;
   };
+}
+
+/** So many calls by chance, balanced as in a round; none of a single call, or of none. */
+export function callSequence(calls: readonly Call[], count: number, seed: number): readonly Call[] {
+  const [one] = calls;
+  if (!one || calls.length < 2) return [];
+  return Array.from({ length: count }, byChance(calls, one, chanceOf(seed)));
+}
+
+/** A round as it is said: of what is called at once one after the other. Times from the beginning of the round. */
+export function calledUtterances(moments: readonly CalledMoment[], seconds: Seconds): readonly Utterance[] {
+  const words = moments.flatMap(({ at, calls }) => {
+    let begins = at;
+    return calls.map(({ text, language }) => {
+      const own = { text, language, at: begins };
+      begins += spokenSeconds(text, language) + breathSeconds;
+      return own;
+    });
+  });
+  return words.map((one, index) => ({ ...one, kind: 'call', most: (words[index + 1]?.at ?? seconds) - one.at, keepFor: 0.3 }));
 }

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { aLibrary, aMovement } from '../testing/makers.js';
 import { chanceOf } from '../values/chance.js';
-import { callListsFor, writtenCalls, type Call, type CalledGroup } from './call-list.js';
+import { callListsFor, callsNamed, writtenCalls, type Call, type CalledGroup } from './call-list.js';
 import { betweenSeconds, callRound, type CallRound } from './caller.js';
 
 const call = (text: string, said: Partial<Call> = {}): Call => ({ text, language: 'en', movement: null, from: null, to: null, ...said });
@@ -143,6 +143,14 @@ describe('what can be called', () => {
       ['première', 'fr'],
       ['deuxième', 'fr'],
     ]);
+  });
+
+  it('is named in a plan by the name of the list, or written there', () => {
+    const lists = callListsFor(library, group);
+    expect(callsNamed(' Shapes ', lists)?.map(({ movement }) => movement)).toEqual(['tuck-sit', 'star-shape']);
+    expect(callsNamed('left and right', lists)).toHaveLength(6);
+    expect(callsNamed('tuck, pike', lists)?.map(({ text }) => text)).toEqual(['tuck', 'pike']);
+    expect(callsNamed('whatever comes to mind', lists)).toBeNull();
   });
 
   it('is read from what an item says, where it is a list', () => {
