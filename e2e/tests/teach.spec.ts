@@ -225,3 +225,26 @@ test('Late, the least harmful way to end on time is taken by one press and taken
   expect(then).toContain(await title(page));
   expect(await next()).toContain(first);
 });
+
+test('Something is called out on the spot, by one key and another, on the screen as it is heard', async ({ page, leiter }) => {
+  const heard = await listen(page);
+  await signIn(page, leiter, 'owner');
+  await startClass(page, leiter);
+  await page.keyboard.press('k');
+  const panel = page.getByRole('dialog', { name: 'Call out' });
+  await panel.getByRole('button', { name: 'quick', exact: true }).click();
+  await panel.getByRole('button', { name: /Left and right$/ }).click();
+  const calls = page.getByRole('region', { name: 'Calls' });
+  await expect(calls.getByText('Get ready')).toBeVisible();
+  const called = async (): Promise<readonly string[]> =>
+    (await heard()).filter(({ kind, text }) => kind === 'call' && /^(left|right) (hand|foot|knee)$/.test(text)).map(({ text }) => text);
+  await expect.poll(async () => (await called()).length, { timeout: 30_000 }).toBeGreaterThanOrEqual(6);
+  const first = (await called()).slice(0, 6);
+  expect(new Set(first).size).toBe(6);
+  await expect(calls.getByText(/^(left|right) (hand|foot|knee)$/)).toBeVisible();
+  await page.keyboard.press('k');
+  await expect(calls).toBeHidden();
+  const until = (await called()).length;
+  await page.waitForTimeout(4000);
+  expect((await called()).length).toBe(until);
+});

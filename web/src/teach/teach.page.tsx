@@ -6,7 +6,7 @@ import type { ClassPageResponse } from '@leiter/contract';
 import { evaluationContextOf } from '@leiter/contract/evaluation-context';
 import { groupBy, homeTaskLines, safetyTalkOf, usualVoice, waitsForSignal, type Evaluation, type Library } from '@leiter/core';
 import { DateTime } from 'luxon';
-import { useEffect, useMemo } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams } from 'react-router';
 import { useClassPage, useTeachingNoted } from '../queries/class.queries';
@@ -17,6 +17,8 @@ import { Loaded, Message } from '../shared/page';
 import { palette } from '../shared/palette';
 import { AfterClass } from './parts/after-class';
 import { BeforeClass } from './parts/before-class';
+import { CallerPanel } from './parts/caller-panel';
+import { CallingStage } from './parts/calling-stage';
 import { Dark } from './parts/dark';
 import { LiveLadder } from './parts/live-ladder';
 import { useSession } from '../queries/session.queries';
@@ -24,6 +26,7 @@ import { StageView } from './parts/stage-view';
 import { Offer } from './parts/offer';
 import { VoiceSign } from './parts/voice-sign';
 import { useVoice } from './voice/use-voice';
+import { useCalls } from './run/use-calls';
 import { lateStart, offerNow } from './run/live-plan';
 import { useTeaching, type Teaching } from './run/use-teaching';
 
@@ -31,6 +34,7 @@ const keys: readonly (readonly [string, string])[] = [
   [t`Space`, t`pause, go on; while the work waits for your signal: begin it`],
   ['G', t`the explaining is over: the work begins now`],
   ['S', t`the work begins on your signal, or by itself`],
+  ['K', t`calls something out: shapes, stances, body parts, left and right …`],
   ['T', t`takes what is offered to end on time`],
   ['P', t`puts the item off, behind the next one`],
   ['Z', t`takes the last press back`],
@@ -87,7 +91,9 @@ function Live({
   const homeTask = useMemo(() => homeTaskLines(plan.homeTask, library), [plan, library]);
   const nameOf = (slug: string): string => library.get(slug)?.name ?? slug;
   const settings = session?.voice ?? usualVoice;
-  const voice = useVoice(live.run, items, settings);
+  const calling = useCalls(page, library, settings.countLanguage);
+  const [isChoosingCalls, setChoosingCalls] = useState(false);
+  const voice = useVoice(live.run, items, settings, { callsOf: calling.callsOf, aside: calling.now?.aside ?? null });
   const noted = useTeachingNoted(page.class.id);
   const isOver = position !== null && position.timed === null;
   useEffect(() => {
@@ -129,6 +135,15 @@ function Live({
   useHotkeys('t', takeOffer);
   useHotkeys('p', live.putOff);
   useHotkeys(['z', 'ctrl+z', 'meta+z'], live.undo, options);
+  const { now: moment } = live;
+  const { now: round, stop } = calling;
+  useEffect(() => {
+    if (round && moment > round.endsAt) stop();
+  }, [round, moment, stop]);
+  useHotkeys('k', () => {
+    if (round) stop();
+    else setChoosingCalls(!isChoosingCalls);
+  });
   useHotkeys('v', () => {
     voice.switchOn(!voice.isOn);
   });
@@ -192,8 +207,25 @@ function Live({
               isWaiting={isWaiting}
               offer={offer && <Offer fit={offer} missing={missing} plan={plan} library={library} onTake={takeOffer} />}
             />
+            {round && <CallingStage calling={round} now={moment} library={library} onStop={stop} />}
+            {isChoosingCalls && !round && (
+              <CallerPanel
+                calling={calling}
+                onClose={() => {
+                  setChoosingCalls(false);
+                }}
+              />
+            )}
             <VoiceSign voice={voice} go={live.run.go} onGo={live.setGo} />
-            <Controls live={live} isPaused={position.isPaused} isExplaining={isExplaining} classId={page.class.id} />
+            <Controls
+              live={live}
+              isPaused={position.isPaused}
+              isExplaining={isExplaining}
+              classId={page.class.id}
+              onCall={() => {
+                setChoosingCalls(true);
+              }}
+            />
           </Box>
         )}
       </Box>
@@ -225,9 +257,11 @@ interface ControlsProps {
   /** The work of the item has not begun. */
   readonly isExplaining: boolean;
   readonly classId: string;
+  /** Something is to be called out. */
+  readonly onCall: () => void;
 }
 
-function Controls({ live, isPaused, isExplaining, classId }: ControlsProps) {
+function Controls({ live, isPaused, isExplaining, classId, onCall }: ControlsProps) {
   const look = { color: palette.cream, borderColor: '#4A5A5F', minWidth: 0, fontSize: 14 };
   return (
     <Box sx={{ position: 'absolute', right: 36, top: 64, display: 'flex', gap: 1 }}>
@@ -279,6 +313,9 @@ function Controls({ live, isPaused, isExplaining, classId }: ControlsProps) {
           <Trans>Undo</Trans>
         </Button>
       )}
+      <Button variant="outlined" sx={look} onClick={onCall}>
+        <Trans>Call</Trans>
+      </Button>
       <Button variant="outlined" sx={look} component={Link} to={`/classes/${classId}/marks`}>
         <Trans>Mark</Trans>
       </Button>

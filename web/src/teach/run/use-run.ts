@@ -19,6 +19,8 @@ const tickMilliseconds = 200;
 export interface LiveRun {
   readonly run: Run | null;
   readonly position: Position | null;
+  /** The page's clock as it was looked at last, in milliseconds. */
+  readonly now: number;
   readonly start: (go: GoWay) => void;
   /** Changes whether work begins by itself or on a signal. */
   readonly setGo: (go: GoWay) => void;
@@ -60,6 +62,7 @@ export function useRun(classId: string, items: readonly TimedItem[]): LiveRun {
 
   return {
     run,
+    now,
     position: run && positionOf(run, items, Math.max(now, run.itemStartedAt)),
     start: (go) => {
       put(startRun(monotonicNow(), go));

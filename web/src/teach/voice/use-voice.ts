@@ -1,4 +1,14 @@
-import { clipKey, clipsWanted, itemZero, type Run, type TeachingVoice, type TimedItem, utterancesOf } from '@leiter/core';
+import {
+  clipKey,
+  clipsWanted,
+  itemZero,
+  type Run,
+  type TeachingVoice,
+  type TimedItem,
+  utterancesOf,
+  type Call,
+  type Utterance,
+} from '@leiter/core';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { monotonicNow } from '../run/monotonic-clock';
 import { AudioClock } from './audio-clock';
@@ -24,6 +34,13 @@ export interface Voice {
 /** A sound card that takes longer is not waited for. */
 const mostWakeMilliseconds = 600;
 
+/** What is said in place of the class for a while: a round of calls. */
+export interface Aside {
+  readonly utterances: readonly Utterance[];
+  /** When its clock stands at nought, in milliseconds of the page's clock. */
+  readonly startsAt: number;
+}
+
 interface Machine {
   readonly context: AudioContext;
   readonly clips: Map<string, AudioBuffer>;
@@ -32,9 +49,14 @@ interface Machine {
 }
 
 /** Speaks a class that is being taught: on the clock of the sound card, also in the background. */
-export function useVoice(run: Run | null, items: readonly TimedItem[], settings: TeachingVoice): Voice {
-  const lists = useMemo(() => utterancesOf(items, settings), [items, settings]);
-  const wanted = useMemo(() => clipsWanted(lists), [lists]);
+export function useVoice(
+  run: Run | null,
+  items: readonly TimedItem[],
+  settings: TeachingVoice,
+  { callsOf, aside }: { readonly callsOf: (timed: TimedItem) => readonly Call[] | null; readonly aside: Aside | null },
+): Voice {
+  const lists = useMemo(() => utterancesOf(items, settings, callsOf), [items, settings, callsOf]);
+  const wanted = useMemo(() => clipsWanted(aside ? [aside.utterances, ...lists] : lists), [lists, aside]);
   const [machine, setMachine] = useState<Machine | null>(null);
   const [isRunning, setRunning] = useState(false);
   const [isOn, switchOn] = useState(true);
@@ -92,9 +114,9 @@ export function useVoice(run: Run | null, items: readonly TimedItem[], settings:
   }, [machine, settings.nameSource, settings.loudness]);
 
   // what the ticks look at is always the newest
-  const now = useRef({ run, items, lists });
+  const now = useRef({ run, items, lists, aside });
   useEffect(() => {
-    now.current = { run, items, lists };
+    now.current = { run, items, lists, aside };
   });
   const isSpeaking = isOn && run !== null;
   useEffect(() => {
@@ -137,9 +159,16 @@ function partsAt(
     run,
     items,
     lists,
-  }: { readonly run: Run | null; readonly items: readonly TimedItem[]; readonly lists: ReturnType<typeof utterancesOf> },
+    aside,
+  }: {
+    readonly run: Run | null;
+    readonly items: readonly TimedItem[];
+    readonly lists: ReturnType<typeof utterancesOf>;
+    readonly aside: Aside | null;
+  },
   audioAt: (wall: number) => number,
 ): readonly Part[] | null {
+  if (aside) return [{ name: `aside ${String(aside.startsAt)}`, zero: audioAt(aside.startsAt), utterances: aside.utterances }];
   const timed = run && items[run.itemIndex];
   if (!run || !timed || run.pausedAt !== null) return null;
   const zero = itemZero(run, timed);

@@ -1,0 +1,81 @@
+import type { ClassPageResponse } from '@leiter/contract';
+import {
+  calledUtterances,
+  callListsFor,
+  callRound,
+  callsNamed,
+  familiarityOf,
+  type Call,
+  type CallList,
+  type CalledMoment,
+  type CallRound,
+  type CountLanguage,
+  type Library,
+  type TimedItem,
+} from '@leiter/core';
+import { useCallback, useMemo, useState } from 'react';
+import type { Aside } from '../voice/use-voice';
+import { monotonicNow } from './monotonic-clock';
+
+/** Time to say what is coming, and for the words to come. */
+const getReadyMilliseconds = 3000;
+
+/** How a round on the spot goes; how long and by which chance is decided when it begins. */
+export type RoundWanted = Pick<CallRound, 'every' | 'mostAtOnce' | 'gaps' | 'order'> & { readonly shown: 'word' | 'figure' | 'neither' };
+
+/** A round that goes on. */
+export interface CallingNow {
+  readonly list: CallList;
+  readonly shown: RoundWanted['shown'];
+  readonly aside: Aside;
+  readonly moments: readonly CalledMoment[];
+  /** In milliseconds of the page's clock. */
+  readonly endsAt: number;
+}
+
+export interface Calling {
+  readonly lists: readonly CallList[];
+  readonly callsOf: (timed: TimedItem) => readonly Call[] | null;
+  readonly now: CallingNow | null;
+  readonly begin: (list: CallList, wanted: RoundWanted, seconds: number) => void;
+  readonly stop: () => void;
+}
+
+/** What can be called out in this class, and a round of it on the spot. */
+export function useCalls(page: ClassPageResponse, library: Library, countLanguage: CountLanguage): Calling {
+  const lists = useMemo(() => {
+    const known = new Map(page.exposures.map(({ movement, ...exposure }) => [movement, exposure]));
+    const ages = page.children.filter(({ attendance }) => attendance !== 'absent').map(({ ageYears }) => ageYears);
+    return callListsFor(library, {
+      programme: page.class.programme,
+      youngestYears: ages.length === 0 ? 99 : Math.min(...ages),
+      knows: (movement) => familiarityOf(known.get(movement)) !== 'new',
+      countLanguage,
+    });
+  }, [page, library, countLanguage]);
+  const [now, setNow] = useState<CallingNow | null>(null);
+  return {
+    lists,
+    callsOf: useCallback((timed: TimedItem) => callsNamed(timed.item.calls?.what ?? '', lists), [lists]),
+    now,
+    begin: (list, { shown, ...wanted }, seconds) => {
+      const startsAt = monotonicNow() + getReadyMilliseconds;
+      const moments = callRound(list.calls, { ...wanted, seconds, seed: Math.floor(startsAt) });
+      setNow({
+        list,
+        shown,
+        moments,
+        aside: { utterances: calledUtterances(moments, seconds), startsAt },
+        endsAt: startsAt + seconds * 1000,
+      });
+    },
+    stop: useCallback(() => {
+      setNow(null);
+    }, []),
+  };
+}
+
+/** What was called last; null before the first call. */
+export function calledAt({ moments, aside }: Pick<CallingNow, 'moments' | 'aside'>, now: number): CalledMoment | null {
+  return moments.findLast(({ at }) => aside.startsAt + at * 1000 <= now) ?? null;
+}
