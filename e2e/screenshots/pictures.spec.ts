@@ -62,10 +62,10 @@ test('The main views of the demo club', async ({ page, leiter }) => {
   await shoot(page, 'compare');
   await open(page, leiter, `/classes/${id}/teach`);
   await page.getByRole('button', { name: /start/i }).click();
-  await expect(page.getByText('left of this item')).toBeVisible();
+  await expect(page.getByRole('timer')).toBeVisible();
   // to the moment at which the children work on one side
   for (let wait = 0; wait < 400; wait++) {
-    if (await page.getByText('they use').isVisible()) break;
+    if (await page.getByText(/^you:/).isVisible()) break;
     await page.clock.fastForward(8000);
     await page.waitForTimeout(30);
   }

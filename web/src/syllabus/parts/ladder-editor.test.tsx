@@ -28,7 +28,7 @@ const aLadder = (version: number, names: readonly string[]): SyllabusResponse =>
     putAwayRequirements: [],
   })),
 });
-const library = aLibrary(aMovement('balance'));
+const library = aLibrary(aMovement('balance', { sides: 'each' }));
 
 function open(syllabus: SyllabusResponse, onSaved = vi.fn(), onLeave = vi.fn()) {
   const editor = (shown: SyllabusResponse) => (

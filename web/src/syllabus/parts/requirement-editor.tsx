@@ -60,6 +60,8 @@ export function RequirementEditor({ requirement, movement, onChange, onRemove }:
       </Box>
     );
   const stages = movement?.stages ?? [];
+  // of what has no sides none is asked
+  const hasSides = criterion.sides !== 'none' || movement?.sides !== 'none';
   const { leastSeconds, leastReps, leastCorrect, times, days, withinWeeks } = criterion;
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '44px 1fr auto', columnGap: 1.25, alignItems: 'center', py: 0.75 }}>
@@ -87,14 +89,16 @@ export function RequirementEditor({ requirement, movement, onChange, onRemove }:
             ask({ leastMark: value as Mark }); // one of the options
           }}
         />
-        <WordChoice
-          label={t`Sides`}
-          value={criterion.sides}
-          options={Object.entries(sidesWords)}
-          onChange={(value) => {
-            ask({ sides: value as Criterion['sides'] }); // one of the options
-          }}
-        />
+        {hasSides && (
+          <WordChoice
+            label={t`Sides`}
+            value={criterion.sides}
+            options={Object.entries(sidesWords)}
+            onChange={(value) => {
+              ask({ sides: value as Criterion['sides'] }); // one of the options
+            }}
+          />
+        )}
         {leastSeconds !== undefined && (
           <span>
             <Trans>for</Trans> <NumberWord label={t`Seconds`} value={leastSeconds} onChange={optional('leastSeconds')} /> s
