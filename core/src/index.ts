@@ -122,7 +122,7 @@ export { styleThatFits } from './timing/style-that-fits.js';
 export { longestTalk, type Talk } from './timing/longest-talk.js';
 export { spanOf, spanWords, type Span } from './timing/span.js';
 export { firstRounds, itemTotals, sectionSeconds, type ItemTotal, type TimedItem, type Timeline } from './timing/timeline.js';
-export { type Step, type StepSide } from './timing/step.js';
+export { stepsOf, type Step, type StepSide } from './timing/step.js';
 export { bodyAt, type BodyAt } from './preparation/body-at.js';
 export { effortCurveOver, type EffortCurve } from './preparation/effort-curve.js';
 export { abouts, aboutOf, checkIds, type About, type CheckId, type Finding } from './checks/all-checks.js';

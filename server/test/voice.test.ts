@@ -76,6 +76,22 @@ describe('clips', () => {
   });
 });
 
+describe('without a voice beside the server', () => {
+  it('what was spoken before is there all the same, and the answer says that the rest is not', async () => {
+    await ask(tomasz, even('eight'));
+    const { PATH } = process.env;
+    process.env['PATH'] = '/nowhere';
+    try {
+      const { isInstalled, clips } = await ask(tomasz, even('eight'), even('nowhere to be heard'), even('nor this'));
+      expect(isInstalled).toBe(false);
+      expect(clips.map((clip: object | null) => clip !== null)).toEqual([true, false, false]);
+    } finally {
+      process.env['PATH'] = PATH;
+    }
+    expect((await ask(tomasz, even('nor this'))).clips).not.toContain(null);
+  });
+});
+
 describe('how one leads', () => {
   it('is as usual until it is chosen, and kept for the person alone', async () => {
     expect((await tomasz.get('/api/session')).body.voice).toEqual(usualVoice);

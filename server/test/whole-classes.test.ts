@@ -1,4 +1,15 @@
-import { applyEdits, evaluatePlan, fitToClock, findItem, wordsOf, type Finding } from '@leiter/core';
+import {
+  applyEdits,
+  clockText,
+  evaluatePlan,
+  fitToClock,
+  findItem,
+  stepsOf,
+  usualVoice,
+  utterancesOf,
+  wordsOf,
+  type Finding,
+} from '@leiter/core';
 import { describe, expect, it } from 'vitest';
 import { shippedLibrary } from '../src/library/shipped-content.js';
 import { readClasses, type WholeClass } from './classes/read-classes.js';
@@ -39,6 +50,44 @@ describe.each(Object.entries(mistakes))('%s', (_name, plant) => {
     expect(own).not.toEqual([]);
     if (at !== null) expect(own.flatMap(({ itemIds }) => itemIds)).toContain(at);
   });
+});
+
+describe('what is said in a whole class', () => {
+  const numbers =
+    'one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen twenty'.split(
+      ' ',
+    );
+
+  it.each(classes.map((one) => [one.name, one] as const))(
+    '%s: each rep, beat, side and change once, in its order, within its part',
+    (_name, { plan, context }) => {
+      const { items } = evaluatePlan(plan, library, context).timeline;
+      const lists = utterancesOf(items, usualVoice);
+      items.forEach((timed, index) => {
+        let at = 0;
+        for (const step of stepsOf(timed)) {
+          const [from, to] = [at - 1e-6, at + step.seconds - 1e-6];
+          at += step.seconds;
+          const own = (lists[index] ?? []).filter((one) => one.at >= from && one.at < to && one.kind !== 'next');
+          const where = `${timed.movement.name} at ${clockText(timed.startSecond)}`;
+          if (step.kind === 'reps' && timed.sides !== 'alternating') {
+            const counted = own.filter(({ kind }) => kind === 'count' || kind === 'side' || kind === 'name').map(({ text }) => text);
+            expect(counted, where).toHaveLength(step.reps);
+            counted.forEach((text, nth) => {
+              if (nth > 0 && text !== '') expect(text, where).toBe(numbers[nth]);
+            });
+          }
+          if (step.kind === 'counts')
+            expect(
+              own.filter(({ kind }) => kind === 'count' || kind === 'side' || kind === 'name'),
+              where,
+            ).toHaveLength(step.counts);
+          if (step.kind === 'change-side') expect(own.map(({ text }) => text).slice(0, 1), where).toEqual(['change']);
+          if (step.kind === 'rest') expect(own.map(({ text }) => text).slice(0, 1), where).toEqual(['rest']);
+        }
+      });
+    },
+  );
 });
 
 describe('a class that is 90 s behind in minute 20', () => {

@@ -90,7 +90,7 @@ describe('what is said in a class', () => {
           const isOn = Number(chosen.sides);
           expect(count('change')).toBe(isOn * steps.filter(({ kind }) => kind === 'change-side').length);
           expect(count('rest')).toBe(isOn * steps.filter(({ kind }) => kind === 'rest').length);
-          const isQuiet = ['talk', 'break', 'ritual'].includes(timed.movement.kind);
+          const isQuiet = ['talk', 'break', 'ritual', 'breathing'].includes(timed.movement.kind);
           expect(count('hold')).toBe(isQuiet ? 0 : isOn * steps.filter(({ kind }) => kind === 'hold').length);
           if (isQuiet && timed.item.dose.kind !== 'lengths') expect(count('go') + count('stop')).toBe(0);
           if (timed.sides !== 'alternating')
@@ -195,6 +195,15 @@ describe('an item', () => {
     expect(full?.[0]).toBe('Jog');
     expect(full).not.toContain('Lunge');
     expect(named?.[0]).toBe('Lunge, left, hold');
+  });
+});
+
+describe('an item in which one is quiet', () => {
+  it('has its name, of breathing a cue, and no call: nobody is told to go and to stop', () => {
+    const dose = { kind: 'timed', seconds: 90 } as const;
+    expect(said({ dose, sides: 'none' }, {}, { kind: 'breathing' }).list.map(({ text }) => text)).toEqual(['Lunge', 'Knee over the foot']);
+    for (const kind of ['break', 'talk', 'ritual'] as const)
+      expect(said({ dose, sides: 'none' }, {}, { kind }).list.map(({ text }) => text)).toEqual(['Lunge']);
   });
 });
 

@@ -15,6 +15,8 @@ type Draft = Omit<Utterance, 'most' | 'keepFor'>;
 const countKeepSeconds = 0.1;
 const stopSeconds = 0.5;
 const breathSeconds = 0.15;
+/** What is longer is no cue: nobody listens to it while holding. */
+const mostCueLetters = 120;
 /** A name may begin so much late: a class, or a sound card, starts a moment after the key. */
 const nameLateSeconds = 0.4;
 /** Looked for a free moment to name what comes next, before the end of an item. */
@@ -126,7 +128,7 @@ function freeBeforeEnd(own: readonly Draft[], end: Seconds, seconds: Seconds): S
   return until - seconds - breathSeconds >= Math.max(0, end - nameAheadSeconds) ? until - seconds - breathSeconds : null;
 }
 
-const quietKinds: ReadonlySet<MovementKind> = new Set(['talk', 'break', 'ritual']);
+const quietKinds: ReadonlySet<MovementKind> = new Set(['talk', 'break', 'ritual', 'breathing']);
 
 const sideWord: Readonly<Record<Exclude<StepSide, null>, string>> = { left: 'left', right: 'right', lead: 'lead side' };
 
@@ -137,7 +139,7 @@ function draftsOf(timed: TimedItem, voice: TeachingVoice, called: readonly Call[
   };
   const steps = stepsOf(timed);
   const isAlternating = timed.sides === 'alternating';
-  // while one talks, drinks or greets, nobody calls go and stop
+  // while one talks, drinks, greets or breathes nobody calls go and stop
   const isQuiet = quietKinds.has(timed.movement.kind);
   let namedUntil: Seconds | null = null;
   let cue = 0;
@@ -157,7 +159,7 @@ function draftsOf(timed: TimedItem, voice: TeachingVoice, called: readonly Call[
         break;
       case 'set-up':
         // a name that is still being said is worth more
-        if (voice.sides && at >= (namedUntil ?? 0)) say('call', 'ready', at);
+        if (voice.sides && !isQuiet && at >= (namedUntil ?? 0)) say('call', 'ready', at);
         break;
       case 'change-side':
         if (voice.sides) say('call', 'change', at);
@@ -178,7 +180,7 @@ function draftsOf(timed: TimedItem, voice: TeachingVoice, called: readonly Call[
         const word = !voice.sides || isQuiet ? '' : step.kind === 'hold' ? 'hold' : 'go';
         say(newSide === '' ? 'call' : 'side', [newSide, word].filter(Boolean).join(', '), at);
         if (called && called.length > 1) calledDuring(step, at);
-        else if (!isQuiet) within(step, at, next === undefined);
+        else if (!isQuiet || timed.movement.kind === 'breathing') within(step, at, next === undefined);
         break;
       }
       case 'length': {
@@ -241,21 +243,22 @@ function draftsOf(timed: TimedItem, voice: TeachingVoice, called: readonly Call[
   function within(step: Extract<Step, { kind: 'hold' | 'timed' }>, from: Seconds, isLast: boolean): void {
     const end = from + step.seconds;
     const endsAt = isLast && voice.sides ? end - stopSeconds : end;
-    const counts = voice.counts && step.kind === 'hold' && step.seconds >= 6 ? 3 : 0;
+    const counts = voice.counts && !isQuiet && step.kind === 'hold' && step.seconds >= 6 ? 3 : 0;
     const first = counts > 0 ? end - counts - 0.2 : endsAt;
     const half = step.kind === 'hold' ? 16 : 40;
     const middle = from + step.seconds / 2;
-    if (voice.halves && step.seconds >= half) say('half', 'halfway', middle);
-    if (voice.halves && step.kind === 'timed' && step.seconds >= 60) say('half', 'last ten seconds', end - 10);
+    const hasHalves = voice.halves && !isQuiet;
+    if (hasHalves && step.seconds >= half) say('half', 'halfway', middle);
+    if (hasHalves && step.kind === 'timed' && step.seconds >= 60) say('half', 'last ten seconds', end - 10);
     const text = timed.movement.cues[cue % Math.max(1, timed.movement.cues.length)] ?? '';
     const cueAt = from + Math.max(2.5, Math.min(step.seconds * 0.25, 8));
-    const mustEnd = voice.halves && step.seconds >= half ? Math.min(middle, first) : first;
-    if (voice.cues && text !== '' && cueAt + spokenSeconds(text, 'en') + breathSeconds <= mustEnd) {
+    const mustEnd = hasHalves && step.seconds >= half ? Math.min(middle, first) : first;
+    if (voice.cues && text !== '' && text.length <= mostCueLetters && cueAt + spokenSeconds(text, 'en') + breathSeconds <= mustEnd) {
       say('cue', text, cueAt);
       cue += 1;
     }
     for (let left = counts; left >= 1; left -= 1) say('count', countWord(left, voice.countLanguage), end - left, voice.countLanguage);
-    if (isLast && voice.sides && step.seconds >= 2) say('call', 'stop', end - stopSeconds);
+    if (isLast && voice.sides && !isQuiet && step.seconds >= 2) say('call', 'stop', end - stopSeconds);
   }
 }
 

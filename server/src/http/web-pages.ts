@@ -20,7 +20,8 @@ type Values = Readonly<Record<string, string>>;
 export function servePages(app: Pick<NestExpressApplication, 'use'>, folder: string): void {
   if (!existsSync(`${folder}index.html`)) return;
   const html = readFileSync(`${folder}index.html`, 'utf8');
-  const linksFor = firstLinks(JSON.parse(readFileSync(`${folder}first-needs.json`, 'utf8')) as FirstNeeds); // written by our build
+  const needs = `${folder}first-needs.json`;
+  const linksFor = firstLinks(existsSync(needs) ? (JSON.parse(readFileSync(needs, 'utf8')) as FirstNeeds) : { fonts: [], pages: [] }); // written by our build
   app.use('/assets', sirv(`${folder}assets`, { immutable: true, maxAge: 365 * 24 * 3600, brotli: true, gzip: true }));
   app.use('/assets', (_request: Request, response: Response) => {
     response.sendStatus(404);

@@ -31,6 +31,7 @@ export interface Voice {
   readonly wake: () => Promise<void>;
 }
 
+const retryMilliseconds = 15_000;
 /** A sound card that takes longer is not waited for. */
 const mostWakeMilliseconds = 600;
 
@@ -85,22 +86,29 @@ export function useVoice(
   useEffect(() => {
     if (!machine) return;
     const stop = new AbortController();
-    const missing = wanted.filter((clip) => !machine.clips.has(clipKey(clip)));
-    void loadClips(
-      missing,
-      (file) => machine.context.decodeAudioData(file),
-      (key, clip) => {
-        machine.clips.set(key, clip);
-      },
-      ({ there }) => {
-        if (!stop.signal.aborted) setProgress({ there: wanted.length - missing.length + there, of: wanted.length });
-      },
-      stop.signal,
-    ).then((found) => {
-      if (!stop.signal.aborted) setLoaded(found);
-    });
+    let again: ReturnType<typeof setTimeout> | undefined;
+    const load = async (): Promise<void> => {
+      const missing = wanted.filter((clip) => !machine.clips.has(clipKey(clip)));
+      const found = await loadClips(
+        missing,
+        (file) => machine.context.decodeAudioData(file),
+        (key, clip) => {
+          machine.clips.set(key, clip);
+        },
+        ({ there }) => {
+          if (!stop.signal.aborted) setProgress({ there: wanted.length - missing.length + there, of: wanted.length });
+        },
+        stop.signal,
+      );
+      if (stop.signal.aborted) return;
+      setLoaded(found);
+      // no answer just now: what is missing is asked for again, also while the class goes on
+      if (found.isInstalled && found.missing > 0) again = setTimeout(() => void load(), retryMilliseconds);
+    };
+    void load();
     return () => {
       stop.abort();
+      clearTimeout(again);
       setLoaded(null);
     };
   }, [machine, wanted]);
