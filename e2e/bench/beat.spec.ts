@@ -69,7 +69,7 @@ test('Counts at 60, 96 and 132 a minute, with a main thread that is busy for 60 
   page,
   leiter,
 }) => {
-  test.setTimeout((minutes + 6) * 60_000);
+  test.setTimeout((3 * minutes + 6) * 60_000);
   await signIn(page, leiter, 'owner');
   const coming = await ask<readonly Coming[]>(page, 'coming-classes');
   const id = coming.find((one) => one.class && !one.class.hasPlan)?.class?.id ?? '';
