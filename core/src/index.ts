@@ -252,3 +252,4 @@ export { callListsFor, callsNamed, type Call, type CallList, type CallListKind }
 export { chanceOf } from './values/chance.js';
 export { calledUtterances, callRound, type CalledMoment, type CallRound } from './voice/caller.js';
 export { familiarityOf } from './timing/familiarity.js';
+export { readCallNames, type CallName } from './record/call-names.js';

@@ -172,3 +172,30 @@ test('On a phone a class is marked with one thumb, child by child and skill by s
   expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBe(0);
   await context.close();
 });
+
+test('The roll is taken from the names that a call shows: who is beyond doubt at once, the others asked, all of it taken back', async ({
+  page,
+  leiter,
+}) => {
+  await signIn(page, leiter, 'owner');
+  const id = await freshClass(page, 'gymnastics');
+  const { children } = await ask<ClassPage>(page, `classes/${id}`);
+  const [first, second, third] = children.map(({ name }) => name.replace(/ \S+$/, ''));
+  const statuses = async (): Promise<readonly (string | null)[]> =>
+    (await ask<{ readonly children: readonly { readonly attendance: string | null }[] }>(page, `classes/${id}`)).children
+      .map(({ attendance }) => attendance)
+      .slice(0, 3);
+  const before = await statuses();
+  await page.goto(`${leiter.url}/classes/${id}`);
+  await page.getByRole('button', { name: 'From the call' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel(/one a line/).fill(`Mum of ${first ?? ''}\n${(second ?? '').toLowerCase()} Zwick\ntablet 3`);
+  await expect(dialog.getByText('1 of ')).toBeVisible();
+  await dialog.getByRole('combobox', { name: `Who is ${(second ?? '').toLowerCase()} Zwick?` }).selectOption({ index: 1 });
+  await dialog.getByRole('combobox', { name: 'Who is tablet 3?' }).selectOption({ label: children[2]?.name ?? third ?? '' });
+  await dialog.getByRole('button', { name: '3 children are there' }).click();
+  await expect(dialog).toBeHidden();
+  expect(await statuses()).toEqual(['present', 'present', 'present']);
+  await page.keyboard.press('Control+z');
+  await expect.poll(statuses).toEqual(before);
+});

@@ -4,16 +4,19 @@ import type { ClassPageResponse } from '@leiter/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { AttendanceChoice } from '../../record/parts/attendance-choice';
 import { setRoll, useAttendance } from '../../queries/class.queries';
 import { palette } from '../../shared/palette';
 import { offerUndo } from '../../shared/undo-bar';
+import { FromTheCall } from './from-the-call';
 
 /** Who was there; before the class, who told that it does not come. At any time, also the day after. */
 export function Roll({ page }: { readonly page: ClassPageResponse }) {
   const { class: session, children } = page;
   const attendance = useAttendance(session.id);
+  const [isFromCall, setFromCall] = useState(false);
   const unsaid = children.filter(({ attendance: status }) => status === null);
   const there = children.filter(({ attendance: status }) => status === 'present' || status === 'late').length;
   return (
@@ -22,6 +25,16 @@ export function Roll({ page }: { readonly page: ClassPageResponse }) {
         <Typography variant="h2" sx={{ mr: 'auto' }}>
           <Trans>Who was there</Trans>
         </Typography>
+        {children.length > 0 && (
+          <Button
+            variant="outlined"
+            onClick={() => {
+              setFromCall(true);
+            }}
+          >
+            <Trans>From the call</Trans>
+          </Button>
+        )}
         {unsaid.length > 0 && children.length > 0 && (
           <Button
             variant="outlined"
@@ -38,6 +51,14 @@ export function Roll({ page }: { readonly page: ClassPageResponse }) {
           </Button>
         )}
       </Box>
+      {isFromCall && (
+        <FromTheCall
+          page={page}
+          onClose={() => {
+            setFromCall(false);
+          }}
+        />
+      )}
       <Typography variant="body2" sx={{ color: palette.soft, mb: 0.5 }}>
         {children.length === 0
           ? t`Nobody is in this group yet.`

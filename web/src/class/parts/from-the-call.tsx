@@ -1,0 +1,159 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import TextField from '@mui/material/TextField';
+import type { ClassPageResponse } from '@leiter/contract';
+import { groupBy, readCallNames, type CallName } from '@leiter/core';
+import { useMemo, useState } from 'react';
+import { setRoll } from '../../queries/class.queries';
+import { palette } from '../../shared/palette';
+import { offerUndo } from '../../shared/undo-bar';
+
+interface Props {
+  readonly page: ClassPageResponse;
+  readonly onClose: () => void;
+}
+
+/** The roll from the names that the call shows: pasted, read, and what is not beyond doubt asked. */
+export function FromTheCall({ page, onClose }: Props) {
+  const { class: session, children } = page;
+  const [text, setText] = useState('');
+  const [answers, setAnswers] = useState<Readonly<Record<string, readonly string[]>>>({});
+  const [isFailed, setFailed] = useState(false);
+  const lines = useMemo(() => readCallNames(text, children), [text, children]);
+  const meant = (name: CallName): readonly string[] => answers[name.line] ?? (name.isSure ? name.childIds : []);
+  const there = new Set(lines.flatMap(meant));
+  const open = lines.filter((name) => !name.isSure && answers[name.line] === undefined);
+  const take = (): void => {
+    const changed = children.filter(({ id, attendance }) => there.has(id) && attendance !== 'present' && attendance !== 'late');
+    const ids = changed.map(({ id }) => id);
+    setRoll(session.id, ids, 'present').then(
+      () => {
+        offerUndo(t`${plural(ids.length, { one: '# child is', other: '# children are' })} down as there`, async () => {
+          for (const [status, own] of groupBy(changed, ({ attendance }) => attendance))
+            await setRoll(
+              session.id,
+              own.map(({ id }) => id),
+              status,
+            );
+        });
+        onClose();
+      },
+      () => {
+        setFailed(true);
+      },
+    );
+  };
+  return (
+    <Dialog open onClose={onClose} aria-labelledby="from-the-call" maxWidth="sm" fullWidth>
+      <DialogTitle id="from-the-call">
+        <Trans>Who is there, from the call</Trans>
+      </DialogTitle>
+      <DialogContent>
+        <TextField
+          label={t`The names as the call shows them, one a line`}
+          value={text}
+          multiline
+          minRows={4}
+          maxRows={8}
+          fullWidth
+          autoFocus
+          onChange={(event) => {
+            setText(event.target.value);
+          }}
+          slotProps={{ htmlInput: { maxLength: 8000 } }}
+        />
+        <Box component="ul" aria-label={t`Names read`} sx={{ listStyle: 'none', p: 0, m: 0, mt: 1.5 }}>
+          {lines.map((name, index) => (
+            <Line
+              key={`${name.line} ${String(index)}`}
+              name={name}
+              group={children}
+              chosen={answers[name.line]}
+              onChoose={(ids) => {
+                setAnswers({ ...answers, [name.line]: ids });
+              }}
+            />
+          ))}
+        </Box>
+        {isFailed && (
+          <Box role="alert" sx={{ color: palette.stop, mt: 1 }}>
+            <Trans>No answer just now. What you wrote is kept; try again in a moment.</Trans>
+          </Box>
+        )}
+      </DialogContent>
+      <DialogActions sx={{ p: 2 }}>
+        <Box role="status" sx={{ mr: 'auto', fontSize: 14, color: palette.soft }}>
+          {lines.length > 0 && t`${there.size} of ${children.length} there${open.length > 0 ? t`, ${open.length} to answer` : ''}`}
+        </Box>
+        <Button variant="outlined" onClick={onClose}>
+          <Trans>Cancel</Trans>
+        </Button>
+        <Button variant="contained" disabled={there.size === 0} onClick={take}>
+          {plural(there.size, { one: '# child is there', other: '# children are there' })}
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+const nobody = '';
+const selectLook = {
+  font: 'inherit',
+  padding: '8px 10px',
+  maxWidth: 240,
+  minHeight: 40,
+  border: '1px solid #8A8371',
+  borderRadius: 6,
+  backgroundColor: '#FFFFFF',
+} as const;
+
+function Line({
+  name: { line, isSure, childIds },
+  group,
+  chosen,
+  onChoose,
+}: {
+  readonly name: CallName;
+  readonly group: ClassPageResponse['children'];
+  readonly chosen: readonly string[] | undefined;
+  readonly onChoose: (childIds: readonly string[]) => void;
+}) {
+  const nameOf = (id: string): string => group.find((child) => child.id === id)?.name ?? '';
+  const others = group.filter(({ id }) => !childIds.includes(id));
+  return (
+    <Box
+      component="li"
+      sx={{ display: 'flex', alignItems: 'center', gap: 1.5, py: 0.5, borderTop: `1px solid ${palette.line}`, flexWrap: 'wrap' }}
+    >
+      <Box sx={{ flex: 1, minWidth: 140, overflowWrap: 'anywhere', color: palette.soft }}>{line}</Box>
+      {isSure ? (
+        <Box sx={{ fontWeight: 700 }}>{childIds.map(nameOf).join(', ')}</Box>
+      ) : (
+        <select
+          aria-label={t`Who is ${line}?`}
+          value={chosen === undefined ? 'ask' : (chosen[0] ?? nobody)}
+          style={{ ...selectLook, color: chosen === undefined ? palette.caution : palette.ink }}
+          onChange={(event) => {
+            onChoose(event.target.value === nobody ? [] : [event.target.value]);
+          }}
+        >
+          <option value="ask" disabled>
+            {childIds.length > 0 ? t`who is it?` : t`not known`}
+          </option>
+          {[...childIds.map((id) => ({ id, name: nameOf(id) })), ...others].map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+          <option value={nobody}>{t`none of them`}</option>
+        </select>
+      )}
+    </Box>
+  );
+}
