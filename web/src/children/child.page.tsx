@@ -276,9 +276,9 @@ function NextGrade({
 function missingWords(missing: Missing): string {
   switch (missing.kind) {
     case 'weeks-in-grade':
-      return t`${missing.have} of ${missing.need} weeks in the grade`;
+      return t`${missing.have} of ${plural(missing.need, { one: '# week', other: '# weeks' })} in the grade`;
     case 'classes':
-      return t`${missing.have} of ${missing.need} classes attended`;
+      return t`${missing.have} of ${plural(missing.need, { one: '# class', other: '# classes' })} attended`;
     case 'age':
       return t`From ${missing.need} years on; now ${missing.have}`;
     case 'requirement':

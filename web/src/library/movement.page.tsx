@@ -98,6 +98,7 @@ function MovementView({ movement, library }: { readonly movement: MovementRespon
               <strong>{fault.name}</strong>
               {fault.stops && (
                 <span style={{ color: palette.stop }}>
+                  {' '}
                   <Trans>stop and mend</Trans>
                 </span>
               )}
@@ -228,6 +229,7 @@ function Versions({ movement }: { readonly movement: Movement }) {
             <strong>{name}</strong>
             {tier.fromGrade !== null && (
               <span style={{ color: palette.soft }}>
+                {' '}
                 <Trans>from {tier.fromGrade.replaceAll('-', ' ')}</Trans>
               </span>
             )}

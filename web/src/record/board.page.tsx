@@ -227,7 +227,7 @@ function StandingCell({ cell, label, onChoose }: { readonly cell: BoardCell; rea
 }
 
 function standingWordsOf({ standing, bestMark, unseenForDays }: BoardCell): string {
-  if (standing === 'fading') return t`met, ${Math.floor((unseenForDays ?? 0) / 7)} weeks ago`;
+  if (standing === 'fading') return plural(Math.floor((unseenForDays ?? 0) / 7), { one: 'met, # week ago', other: 'met, # weeks ago' });
   if (standing === 'unseen') return t`not seen`;
   if (standing === 'with-help' && bestMark !== null) return markWords[bestMark];
   return standing.replace('-', ' ');

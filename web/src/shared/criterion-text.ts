@@ -1,4 +1,4 @@
-import { t } from '@lingui/core/macro';
+import { plural, t } from '@lingui/core/macro';
 import type { Criterion } from '@leiter/core';
 import { markWords } from './words';
 
@@ -9,9 +9,11 @@ export function criterionText(criterion: Criterion): string {
     markWords[leastMark],
     sides === 'both' ? t`both sides` : sides === 'lead' ? t`lead side` : '',
     leastSeconds === undefined ? '' : `${String(leastSeconds)} s`,
-    leastReps === undefined ? '' : t`${leastReps} times`,
+    leastReps === undefined ? '' : plural(leastReps, { one: '# time', other: '# times' }),
     leastCorrect ? t`${leastCorrect.correct} of ${leastCorrect.of} right` : '',
-    times === 1 ? t`once` : t`${times === 2 ? t`twice` : t`${times} times`} on ${days} ${days === 1 ? t`day` : t`days`}`,
+    times === 1
+      ? t`once`
+      : t`${times === 2 ? t`twice` : plural(times, { one: '# time', other: '# times' })} on ${plural(days, { one: '# day', other: '# days' })}`,
   ]
     .filter((part) => part !== '')
     .join(', ');

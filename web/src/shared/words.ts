@@ -1,4 +1,4 @@
-import { t } from '@lingui/core/macro';
+import { plural, t } from '@lingui/core/macro';
 import type { Help, Mark, MovementKind, SectionKind, StandingName, Surface, TeachingStyle, Way } from '@leiter/core';
 import { DateTime } from 'luxon';
 
@@ -114,6 +114,11 @@ export function daysAway(days: number): string {
   if (days === 0) return t`today`;
   if (days === 1) return t`tomorrow`;
   if (days === -1) return t`yesterday`;
-  if (days > 0) return days < 14 ? t`in ${days} days` : t`in ${Math.floor(days / 7)} weeks`;
-  return -days < 14 ? t`${-days} days ago` : t`${Math.floor(-days / 7)} weeks ago`;
+  if (days > 0)
+    return days < 14
+      ? plural(days, { one: 'in # day', other: 'in # days' })
+      : plural(Math.floor(days / 7), { one: 'in # week', other: 'in # weeks' });
+  return -days < 14
+    ? plural(-days, { one: '# day ago', other: '# days ago' })
+    : plural(Math.floor(-days / 7), { one: '# week ago', other: '# weeks ago' });
 }

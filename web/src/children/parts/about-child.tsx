@@ -104,8 +104,8 @@ function HomeNotTold({ child }: { readonly child: ChildPageResponse['child'] }) 
   return (
     <Box sx={{ backgroundColor: palette.cautionPaper, color: palette.caution, p: 1, borderRadius: '6px', mb: 0.5, fontSize: 14.5 }}>
       <Trans>
-        <strong>Nobody has told.</strong> Plans are reckoned carefully with this:{' '}
-      </Trans>
+        <strong>Nobody has told.</strong> Plans are reckoned carefully with this:
+      </Trans>{' '}
       <TextButton
         label={t`Ask the family`}
         onClick={() => {

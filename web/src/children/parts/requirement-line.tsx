@@ -44,6 +44,16 @@ export function RequirementLine({
           width: '100%',
           display: 'grid',
           gridTemplateColumns: '44px minmax(0, 1fr) 128px 132px 14px',
+          // between its neighbours on a small laptop what was seen stands under the name
+          '@media (max-width: 1180px)': {
+            gridTemplateColumns: '44px minmax(0, 1fr) minmax(0, 1fr) 14px',
+            rowGap: 0.5,
+            '& > :nth-child(1)': { gridRow: '1 / 3' },
+            '& > :nth-child(2)': { gridColumn: '2 / 4' },
+            '& > :nth-child(3)': { gridColumn: 2, gridRow: 2 },
+            '& > :nth-child(4)': { gridColumn: 3, gridRow: 2 },
+            '& > :nth-child(5)': { gridColumn: 4, gridRow: 1 },
+          },
           gap: 1.25,
           alignItems: 'center',
           border: 0,
@@ -117,7 +127,8 @@ function fellShort({ name, times, days }: SideStanding, criterion: Criterion): b
 
 function verdictWords(standing: Standing): string {
   if (standing.name === 'met') return t`met`;
-  if (standing.name === 'fading') return t`met · fading, ${Math.floor((standing.unseenForDays ?? 0) / 7)} weeks`;
+  if (standing.name === 'fading')
+    return t`met · fading, ${plural(Math.floor((standing.unseenForDays ?? 0) / 7), { one: '# week', other: '# weeks' })}`;
   if (standing.name === 'unseen') return t`not seen yet`;
   const open = standing.sides.filter(({ side, name }) => side !== null && name !== 'met' && name !== 'fading').map(({ side }) => side);
   if (standing.sides.length === 2 && open.length === 1) return t`${open[0] ?? ''} side still to see`;
@@ -148,7 +159,7 @@ function Evidence({
         .toSorted((a, b) => (a.seenOn < b.seenOn ? 1 : -1))
         .map((one) => (
           <Box component="li" key={one.id} sx={{ display: 'grid', gridTemplateColumns: '110px 70px 110px 1fr', gap: 1, py: 0.25 }}>
-            <span title={t`${String(daysBetween(one.seenOn, today))} days ago`}>{dayText(one.seenOn)}</span>
+            <span title={plural(daysBetween(one.seenOn, today), { one: '# day ago', other: '# days ago' })}>{dayText(one.seenOn)}</span>
             <span>{one.side === 'none' ? '' : one.side}</span>
             <strong>{markWords[one.mark]}</strong>
             <span style={{ color: palette.soft }}>{detailOf(one, movement)}</span>
@@ -162,7 +173,7 @@ export function detailOf(one: Observation, movement: Movement | undefined): stri
   const { seconds, reps, correct, of } = one.measure;
   return [
     seconds === undefined ? '' : `${String(seconds)} s`,
-    reps === undefined ? '' : t`${reps} times`,
+    reps === undefined ? '' : plural(reps, { one: '# time', other: '# times' }),
     correct === undefined ? '' : t`${correct} of ${of ?? 0}`,
     one.help?.replaceAll('-', ' ') ?? '',
     ...one.faults.map((slug) => movement?.faults.find((fault) => fault.slug === slug)?.name.toLowerCase() ?? slug),

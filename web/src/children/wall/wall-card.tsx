@@ -1,4 +1,4 @@
-import { t } from '@lingui/core/macro';
+import { plural, t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { memo } from 'react';
 import { Link } from 'react-router';
@@ -93,5 +93,7 @@ function progressWords({ isEarned, nextGrade, met, of, groupId }: WallChild): st
 }
 
 function unseenWords({ unseenDays }: WallChild): string {
-  return unseenDays === null ? t`never marked` : t`not marked for ${Math.floor(unseenDays / 7)} weeks`;
+  return unseenDays === null
+    ? t`never marked`
+    : plural(Math.floor(unseenDays / 7), { one: 'not marked for # week', other: 'not marked for # weeks' });
 }

@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import { Trans } from '@lingui/react/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import type { ClassResponse } from '@leiter/contract';
 import { classLengths } from '@leiter/core';
 import Box from '@mui/material/Box';
@@ -40,7 +40,7 @@ export function RescheduleDialog({ session, onClose }: { readonly session: Class
       <FormField control={control} name="lengthMinutes" label={t`Length`} select>
         {classLengths.map((minutes) => (
           <MenuItem key={minutes} value={minutes}>
-            <Trans>{minutes} minutes</Trans>
+            <Plural value={minutes} one="# minute" other="# minutes" />
           </MenuItem>
         ))}
       </FormField>

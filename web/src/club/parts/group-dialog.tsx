@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import { Trans } from '@lingui/react/macro';
+import { Plural, Trans } from '@lingui/react/macro';
 import MenuItem from '@mui/material/MenuItem';
 import { classLengths } from '@leiter/core';
 import type { GroupResponse, PersonResponse, SyllabusResponse } from '@leiter/contract';
@@ -62,7 +62,7 @@ export function GroupDialog({ group, people, programmes, onClose }: Props) {
       <FormField control={control} name="lengthMinutes" label={t`Length`} select>
         {classLengths.map((minutes) => (
           <MenuItem key={minutes} value={minutes}>
-            <Trans>{minutes} minutes</Trans>
+            <Plural value={minutes} one="# minute" other="# minutes" />
           </MenuItem>
         ))}
       </FormField>

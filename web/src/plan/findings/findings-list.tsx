@@ -122,8 +122,8 @@ export const FindingsList = memo(function FindingsList({ reckoned, library, cont
             <Box component="li" key={keyOf(finding)} sx={{ borderTop: `1px solid ${palette.line}`, py: 0.5 }}>
               <Box component="span" sx={{ color: palette.soft }}>
                 <Trans>
-                  {wordsOf(finding, evaluation.timeline, library).title} – stands: {finding.acceptedBecause}{' '}
-                </Trans>
+                  {wordsOf(finding, evaluation.timeline, library).title} – stands: {finding.acceptedBecause}
+                </Trans>{' '}
               </Box>
               <TextButton
                 label={t`Open again`}

@@ -1,4 +1,4 @@
-import { plural, t } from '@lingui/core/macro';
+import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -9,17 +9,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Typography from '@mui/material/Typography';
-import {
-  clockText,
-  doseText,
-  findItem,
-  fitToClock,
-  type ClassPlan,
-  type EvaluationContext,
-  type FitStep,
-  type Library,
-  type PlanEdit,
-} from '@leiter/core';
+import { clockText, fitToClock, type ClassPlan, type EvaluationContext, type Library, type PlanEdit } from '@leiter/core';
 import { useMemo, useState } from 'react';
 import { palette } from '../../shared/palette';
 import { fitStepWords } from '../../shared/fit-step-words';

@@ -1,5 +1,5 @@
 import { Trans } from '@lingui/react/macro';
-import { t } from '@lingui/core/macro';
+import { plural, t } from '@lingui/core/macro';
 import Box from '@mui/material/Box';
 import { useEffect, useRef, type KeyboardEvent as ReactKeyboardEvent } from 'react';
 import { Link } from 'react-router';
@@ -208,7 +208,7 @@ export function detailOf({ mark, column }: MarkCell): string {
     seconds !== undefined
       ? `${String(seconds)} s`
       : reps !== undefined
-        ? t`${reps} times`
+        ? plural(reps, { one: '# time', other: '# times' })
         : correct !== undefined
           ? t`${correct} of ${of ?? 0}`
           : '';

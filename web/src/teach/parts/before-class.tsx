@@ -38,7 +38,8 @@ export function BeforeClass({
         </Typography>
         <Typography sx={{ fontSize: 24, mb: 3, color: palette.nightSoft }}>
           <Trans>
-            {itemTotals(evaluation.timeline.items).size} items, {clockText(evaluation.timeline.totalSeconds)} of {page.class.lengthMinutes}
+            <Plural value={itemTotals(evaluation.timeline.items).size} one="# item" other="# items" />,{' '}
+            {clockText(evaluation.timeline.totalSeconds)} of {page.class.lengthMinutes}
             :00. Step back until you see yourself whole; the clock goes on by itself.
           </Trans>
         </Typography>
@@ -73,7 +74,12 @@ export function BeforeClass({
               setNote(event.target.value);
             }}
             slotProps={{ htmlInput: { maxLength: 500 } }}
-            sx={{ mb: 3, backgroundColor: palette.cream, borderRadius: '6px' }}
+            sx={{
+              mb: 3,
+              '& label': { color: palette.nightSoft },
+              '& label.Mui-focused': { color: palette.cream },
+              '& .MuiInputBase-root': { backgroundColor: palette.cream },
+            }}
           />
         )}
         <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
@@ -92,6 +98,7 @@ export function BeforeClass({
               backgroundColor: palette.cream,
               color: palette.night,
               '&:hover': { backgroundColor: '#FFFFFF' },
+              '&.Mui-disabled': { backgroundColor: '#3A4A4F', color: palette.nightSoft },
             }}
           >
             {stops.length > 0 ? t`I have dealt with this: start` : t`Start the class`}

@@ -1,4 +1,4 @@
-import { t } from '@lingui/core/macro';
+import { plural, t } from '@lingui/core/macro';
 import { DateTime } from 'luxon';
 
 /**
@@ -17,7 +17,7 @@ export function timeToGo(
   if (minutes <= -lengthMinutes) return null;
   if (minutes <= 0) return t`now, minute ${1 - minutes} of ${lengthMinutes}`;
   const days = begins.startOf('day').diff(here.startOf('day'), 'days').days;
-  if (days >= 2) return t`in ${Math.round(days)} days`;
+  if (days >= 2) return plural(Math.round(days), { one: 'in # day', other: 'in # days' });
   if (days >= 1 && minutes > 6 * 60) return t`tomorrow`;
   const hours = Math.floor(minutes / 60);
   const rest = minutes % 60;

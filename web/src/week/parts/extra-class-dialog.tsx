@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import { Trans } from '@lingui/react/macro';
+import { Plural } from '@lingui/react/macro';
 import type { GroupResponse } from '@leiter/contract';
 import { classLengths } from '@leiter/core';
 import MenuItem from '@mui/material/MenuItem';
@@ -46,7 +46,7 @@ export function ExtraClassDialog({
       <FormField control={control} name="lengthMinutes" label={t`Length`} select>
         {classLengths.map((minutes) => (
           <MenuItem key={minutes} value={minutes}>
-            <Trans>{minutes} minutes</Trans>
+            <Plural value={minutes} one="# minute" other="# minutes" />
           </MenuItem>
         ))}
       </FormField>
