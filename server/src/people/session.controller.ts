@@ -70,7 +70,7 @@ export class SessionController {
   @ForEverybody()
   @Put('voice')
   async saveVoice(@AskedBy() asker: Asker, @Body() body: SaveVoiceRequest): Promise<SessionResponse> {
-    return this.session(await this.people.saveVoice(asker.id, { ...body }));
+    return this.session(await this.people.saveVoice(asker.id, body));
   }
 
   /** A new password for who is signed in; other browsers in which the person is signed in are signed out. */

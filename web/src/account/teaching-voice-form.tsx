@@ -9,7 +9,7 @@ import { useSaveVoice } from '../queries/session.queries';
 import { ChoiceBar } from '../shared/choice-bar';
 import { palette } from '../shared/palette';
 import { countLanguageWords, goWords, nameSourceWords, stanceWords } from '../shared/voice-words';
-import { sayOnce } from '../teach/voice/say-once';
+import { sayOnce } from '../shared/voice/say-once';
 
 type Spoken = 'counts' | 'sides' | 'names' | 'cues' | 'halves';
 

@@ -26,7 +26,7 @@ import { StageView } from './parts/stage-view';
 import { Offer } from './parts/offer';
 import { VoiceSign } from './parts/voice-sign';
 import { useVoice } from './voice/use-voice';
-import { useCalls } from './run/use-calls';
+import { useCalls } from './voice/use-calls';
 import { lateStart, offerNow } from './run/live-plan';
 import { useTeaching, type Teaching } from './run/use-teaching';
 

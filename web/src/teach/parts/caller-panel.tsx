@@ -6,7 +6,7 @@ import type { CallListKind } from '@leiter/core';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { palette } from '../../shared/palette';
-import type { Calling, RoundWanted } from '../run/use-calls';
+import type { Calling, RoundWanted } from '../voice/use-calls';
 
 export const callListWords: Readonly<Record<CallListKind, string>> = {
   shapes: t`Shapes`,

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import type { Library } from '@leiter/core';
 import { Figure } from '../../shared/figure';
 import { headingFont, palette } from '../../shared/palette';
-import { calledAt, type CallingNow } from '../run/use-calls';
+import { calledAt, type CallingNow } from '../voice/use-calls';
 import { callListWords } from './caller-panel';
 
 interface Props {

@@ -11,10 +11,10 @@ import {
 } from '@leiter/core';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { monotonicNow } from '../run/monotonic-clock';
-import { AudioClock } from './audio-clock';
-import { loadClips, type ClipsProgress } from './load-clips';
-import { computerVoice } from './computer-voice';
-import { VoicePlayer, type Part } from './voice-player';
+import { AudioClock } from '../../shared/voice/audio-clock';
+import { loadClips, type ClipsProgress } from '../../shared/voice/load-clips';
+import { computerVoice } from '../../shared/voice/computer-voice';
+import { VoicePlayer, type Part } from '../../shared/voice/voice-player';
 
 /**
  * `silent`: not wanted now; `loading`: clips are on their way, those that are there are said; `speaking`: all is there; `beeps`: no voice is

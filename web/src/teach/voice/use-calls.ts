@@ -14,8 +14,8 @@ import {
   type TimedItem,
 } from '@leiter/core';
 import { useCallback, useMemo, useState } from 'react';
-import type { Aside } from '../voice/use-voice';
-import { monotonicNow } from './monotonic-clock';
+import type { Aside } from './use-voice';
+import { monotonicNow } from '../run/monotonic-clock';
 
 /** Time to say what is coming, and for the words to come. */
 const getReadyMilliseconds = 3000;

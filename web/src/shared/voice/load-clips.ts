@@ -1,6 +1,6 @@
 import type { ClipsRequest, ClipsResponse } from '@leiter/contract';
 import { clipKey, type ClipWanted } from '@leiter/core';
-import { api } from '../../shared/api';
+import { api } from '../api';
 
 /** As many as the server takes at once. */
 const askedAtOnce = 30;
