@@ -131,7 +131,7 @@ describe('the voice', () => {
 
   it('stops at a pause, and goes on where the item goes on', () => {
     const utterances = [count('one', 0), count('two', 1), count('one', 2)];
-    turn(0.85, [{ name: 'a', zero: 0, utterances }]);
+    turn(0.65, [{ name: 'a', zero: 0, utterances }]);
     player.hush();
     expect(out.sounds.at(-1)?.end).toBeLessThan(1);
     out.currentTime = 10;
