@@ -80,10 +80,7 @@ export function RequirementLine({
             <Seen key={side.side ?? 'any'} side={side} criterion={requirement.criterion} />
           ))}
         </span>
-        <Box
-          component="span"
-          sx={{ fontWeight: 700, fontSize: 14, color: isMet(standing) && standing.name !== 'fading' ? palette.primary : palette.caution }}
-        >
+        <Box component="span" sx={{ fontWeight: standing.name === 'unseen' ? 400 : 700, fontSize: 14, color: verdictColour(standing) }}>
           {verdictWords(standing)}
         </Box>
         <Box component="span" aria-hidden="true" sx={{ color: palette.soft }}>
@@ -123,6 +120,13 @@ function Seen({ side, criterion }: { readonly side: SideStanding; readonly crite
 /** Shown often enough, and still not met: the newest one fell short. */
 function fellShort({ name, times, days }: SideStanding, criterion: Criterion): boolean {
   return name !== 'met' && name !== 'fading' && times >= criterion.times && days >= criterion.days;
+}
+
+/** What was not seen yet is the usual case and does not shout; what fades wants a look. */
+function verdictColour(standing: Standing): string {
+  if (standing.name === 'fading') return palette.caution;
+  if (isMet(standing)) return palette.primary;
+  return standing.name === 'unseen' ? palette.soft : palette.ink;
 }
 
 function verdictWords(standing: Standing): string {

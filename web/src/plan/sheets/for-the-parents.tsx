@@ -55,6 +55,13 @@ export function ForTheParents({ session, evaluation, library, people, plan, cont
         <Button
           variant="outlined"
           size="small"
+          onClick={() => void copy('all', lists.map(({ name, words }) => [name, ...words].join('\n')).join('\n\n'))}
+        >
+          {copied === 'all' ? t`Copied` : t`Copy all of them`}
+        </Button>
+        <Button
+          variant="outlined"
+          size="small"
           onClick={() => {
             window.print();
           }}
