@@ -66,7 +66,7 @@ test('A newcomer plans the open class, teaches it, marks three children, sees a 
   if (await note.isVisible()) await note.fill('Looked at each of them.');
   await page.getByRole('button', { name: /start/i }).click();
   for (let item = 0; item <= before; item++) {
-    await expect(page.getByText('left of this item')).toBeVisible();
+    await expect(page.getByRole('timer', { name: 'left of this item' })).toBeVisible();
     await page.keyboard.press('ArrowRight');
   }
   // gone through in seconds, it could have been a try: it is asked
