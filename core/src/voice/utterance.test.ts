@@ -154,6 +154,15 @@ describe('an item', () => {
     expect(at('one')).toBeCloseTo(end - 1, 6);
   });
 
+  it('has the cue of the plan before those of the movement', () => {
+    const dose = { kind: 'hold', sets: 2, holdSeconds: 15, restSeconds: 5 } as const;
+    expect(
+      said({ dose, sides: 'none', cue: 'Like a mast' })
+        .list.filter(({ kind }) => kind === 'cue')
+        .map(({ text }) => text),
+    ).toEqual(['Like a mast', 'Knee over the foot']);
+  });
+
   it('too quick for words has beats, and words again where there is time', () => {
     const { list } = said({ dose: { kind: 'reps', sets: 1, reps: 17, secondsPerRep: 0.4, restSeconds: 0 }, sides: 'none' });
     const counts = list.filter(({ kind }) => kind === 'count');

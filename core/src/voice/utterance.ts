@@ -141,6 +141,8 @@ function draftsOf(timed: TimedItem, voice: TeachingVoice, called: readonly Call[
   const isAlternating = timed.sides === 'alternating';
   // while one talks, drinks, greets or breathes nobody calls go and stop
   const isQuiet = quietKinds.has(timed.movement.kind);
+  // what the plan says comes first
+  const cues = [...(timed.item.cue === undefined ? [] : [timed.item.cue]), ...timed.movement.cues];
   let namedUntil: Seconds | null = null;
   let cue = 0;
   let at = 0;
@@ -250,7 +252,7 @@ function draftsOf(timed: TimedItem, voice: TeachingVoice, called: readonly Call[
     const hasHalves = voice.halves && !isQuiet;
     if (hasHalves && step.seconds >= half) say('half', 'halfway', middle);
     if (hasHalves && step.kind === 'timed' && step.seconds >= 60) say('half', 'last ten seconds', end - 10);
-    const text = timed.movement.cues[cue % Math.max(1, timed.movement.cues.length)] ?? '';
+    const text = cues[cue % Math.max(1, cues.length)] ?? '';
     const cueAt = from + Math.max(2.5, Math.min(step.seconds * 0.25, 8));
     const mustEnd = hasHalves && step.seconds >= half ? Math.min(middle, first) : first;
     if (voice.cues && text !== '' && text.length <= mostCueLetters && cueAt + spokenSeconds(text, 'en') + breathSeconds <= mustEnd) {

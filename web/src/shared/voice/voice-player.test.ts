@@ -143,6 +143,13 @@ describe('the voice', () => {
     ]);
   });
 
+  it('goes on where it was when the plan is changed in the middle of an item', () => {
+    const before = [count('one', 0), count('two', 1), count('left', 2, { kind: 'side' })];
+    turn(1.1, [{ name: 'a', zero: 0, utterances: before }]);
+    turn(3, [{ name: 'a', zero: 0, utterances: [count('one', 0.5), ...before] }]);
+    expect(said.map(({ text }) => text)).toEqual(['one', 'two', 'left']);
+  });
+
   it('begins an item anew that is gone back to', () => {
     const utterances = [count('one', 0), count('two', 1)];
     turn(1.5, [{ name: 'a', zero: 0, utterances }]);

@@ -51,8 +51,8 @@ export class VoicePlayer {
   private readonly loudness: GainNode;
   private readonly beat: AudioBuffer;
   private readonly call: AudioBuffer;
-  /** Of each part: when its clock stood at nought, and which of its utterances is the next. */
-  private places = new Map<string, { readonly zero: number; readonly next: number }>();
+  /** Of each part: when its clock stood at nought, and until when, on that clock, all was said. */
+  private places = new Map<string, { readonly zero: number; readonly until: number }>();
   private planned: Planned[] = [];
   private other: OtherVoice | null = null;
 
@@ -86,13 +86,17 @@ export class VoicePlayer {
       const isSame = kept !== undefined && Math.abs(kept.zero - zero) <= sameSeconds;
       // the item began anew, went on after a pause, or its work began by hand
       if (kept && !isSame) this.hush();
-      let next = isSame ? kept.next : 0;
-      for (let one = utterances[next]; one && zero + one.at <= now + aheadSeconds; next += 1, one = utterances[next]) {
+      // by time, not by place in the list: the plan may be changed while it is taught
+      let until = isSame ? kept.until : -Infinity;
+      for (const one of utterances) {
         const nominal = zero + one.at;
+        if (nominal > now + aheadSeconds) break;
+        if (one.at <= until) continue;
+        until = one.at;
         if (now - nominal <= one.keepFor) this.say(one, nominal, Math.max(now, nominal));
       }
       // the two clocks drift apart by a hair: that is followed
-      this.places.set(name, { zero, next });
+      this.places.set(name, { zero, until });
     }
     const known = new Set(parts.map(({ name }) => name));
     for (const name of this.places.keys()) if (!known.has(name)) this.places.delete(name);

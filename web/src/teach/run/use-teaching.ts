@@ -11,7 +11,7 @@ import {
 import { useCallback, useMemo, useState } from 'react';
 import { livePlan, putOffEdit } from './live-plan';
 import { monotonicNow } from './monotonic-clock';
-import { forgetRun, keepEdits, keptEdits } from './run-store';
+import { keepEdits, keptEdits } from './run-store';
 import { useRun, type LiveRun } from './use-run';
 
 /** As many presses as can be taken back. */
@@ -88,7 +88,6 @@ export function useTeaching(classId: string, stored: ClassPlan, library: Library
     },
     forget: () => {
       forget();
-      forgetRun(classId);
       setPast([]);
       setEdits([]);
     },

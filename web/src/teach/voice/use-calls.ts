@@ -14,7 +14,7 @@ import {
   type TimedItem,
 } from '@leiter/core';
 import { useCallback, useMemo, useState } from 'react';
-import type { Aside } from './use-voice';
+import type { Aside } from './parts-now';
 import { monotonicNow } from '../run/monotonic-clock';
 
 /** Time to say what is coming, and for the words to come. */

@@ -1,20 +1,11 @@
-import {
-  clipKey,
-  clipsWanted,
-  itemZero,
-  type Run,
-  type TeachingVoice,
-  type TimedItem,
-  utterancesOf,
-  type Call,
-  type Utterance,
-} from '@leiter/core';
+import { clipKey, clipsWanted, utterancesOf, type Call, type Run, type TeachingVoice, type TimedItem } from '@leiter/core';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { partsNow, type Aside } from './parts-now';
 import { monotonicNow } from '../run/monotonic-clock';
 import { AudioClock } from '../../shared/voice/audio-clock';
 import { loadClips, type ClipsProgress } from '../../shared/voice/load-clips';
 import { computerVoice } from '../../shared/voice/computer-voice';
-import { VoicePlayer, type Part } from '../../shared/voice/voice-player';
+import { VoicePlayer } from '../../shared/voice/voice-player';
 
 /**
  * `silent`: not wanted now; `loading`: clips are on their way, those that are there are said; `speaking`: all is there; `beeps`: no voice is
@@ -34,13 +25,6 @@ export interface Voice {
 const retryMilliseconds = 15_000;
 /** A sound card that takes longer is not waited for. */
 const mostWakeMilliseconds = 600;
-
-/** What is said in place of the class for a while: a round of calls. */
-export interface Aside {
-  readonly utterances: readonly Utterance[];
-  /** When its clock stands at nought, in milliseconds of the page's clock. */
-  readonly startsAt: number;
-}
 
 interface Machine {
   readonly context: AudioContext;
@@ -134,7 +118,7 @@ export function useVoice(
     const tick = (): void => {
       const moment = monotonicNow();
       clock.read(moment, context.currentTime);
-      const parts = partsAt(now.current, (wall) => clock.audioAt(wall) ?? 0);
+      const parts = partsNow(now.current, (wall) => clock.audioAt(wall) ?? 0);
       if (parts) player.look(parts);
       else player.hush();
     };
@@ -159,38 +143,6 @@ export function useVoice(
     if (!loaded) return 'loading';
     return loaded.isInstalled && loaded.missing === 0 ? 'speaking' : 'beeps';
   }
-}
-
-/** The item that is being taught and the one after it, on the sound card's clock; null while nothing is to be said. */
-function partsAt(
-  {
-    run,
-    items,
-    lists,
-    aside,
-  }: {
-    readonly run: Run | null;
-    readonly items: readonly TimedItem[];
-    readonly lists: ReturnType<typeof utterancesOf>;
-    readonly aside: Aside | null;
-  },
-  audioAt: (wall: number) => number,
-): readonly Part[] | null {
-  if (aside) return [{ name: `aside ${String(aside.startsAt)}`, zero: audioAt(aside.startsAt), utterances: aside.utterances }];
-  const timed = run && items[run.itemIndex];
-  if (!run || !timed || run.pausedAt !== null) return null;
-  const zero = itemZero(run, timed);
-  const part = (one: TimedItem, index: number, wall: number): Part => ({
-    name: `${one.item.id}·${String(one.round)}`,
-    zero: audioAt(wall),
-    utterances: lists[index] ?? [],
-  });
-  const next = items[run.itemIndex + 1];
-  return [
-    part(timed, run.itemIndex, zero),
-    // what is said at the very beginning of the next is on the clock before it begins
-    ...(next ? [part(next, run.itemIndex + 1, zero + timed.seconds * 1000)] : []),
-  ];
 }
 
 /** Null where there is no sound at all. */
