@@ -79,11 +79,12 @@ export default defineConfig(
 function visibleTexts() {
   const attribute = 'JSXAttribute[name.name=/^(label|title|placeholder|aria-label|text|about|action|helperText|what|words)$/]';
   const words = '[value=/\\p{L}{2}/u]';
-  const places = [attribute, `${attribute} > JSXExpressionContainer`, 'JSXElement > JSXExpressionContainer'];
+  const figure = 'JSXOpeningElement[name.name=/^(FigureRow|OpenFigure|ButtonLink)$/] > JSXAttribute[name.name=/^(value|name)$/]';
+  const places = [attribute, figure, ...[attribute, figure, 'JSXElement'].map((place) => `${place} > JSXExpressionContainer`)];
   return places.flatMap((place) => [
     `${place} > Literal${words}`,
     `${place} > ConditionalExpression > Literal${words}`,
     `${place} > LogicalExpression > Literal${words}`,
-    ...(place === attribute ? [] : [`${place} > TemplateLiteral > TemplateElement[value.raw=/\\p{L}{2}/u]`]),
+    ...(place === attribute || place === figure ? [] : [`${place} > TemplateLiteral > TemplateElement[value.raw=/\\p{L}{2}/u]`]),
   ]);
 }

@@ -174,7 +174,6 @@ export {
   isTryOfAClass,
   itemZero,
   moved,
-  openRun,
   positionOf,
   putOff,
   startRun,
@@ -253,3 +252,4 @@ export { chanceOf } from './values/chance.js';
 export { calledUtterances, callRound, type CalledMoment, type CallRound } from './voice/caller.js';
 export { familiarityOf } from './timing/familiarity.js';
 export { readCallNames, type CallName } from './record/call-names.js';
+export { openRun } from './pacing/open-run.js';

@@ -1,20 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { aLibrary, aMovement, anItem, aPlan, evaluated } from '../testing/makers.js';
-import {
-  caughtUp,
-  itemZero,
-  moved,
-  openRun,
-  passKey,
-  positionOf,
-  putOff,
-  startRun,
-  waitsForSignal,
-  withGo,
-  type Run,
-  type RunMove,
-} from './run.js';
+import { caughtUp, itemZero, moved, passKey, positionOf, putOff, startRun, waitsForSignal, withGo, type Run, type RunMove } from './run.js';
+import { openRun } from './open-run.js';
 
 const library = aLibrary(aMovement('kick', { kind: 'skill', sides: 'each' }));
 const kick = anItem('kick', { sides: 'both', dose: { kind: 'reps', sets: 1, reps: 4, secondsPerRep: 5, restSeconds: 0 } });

@@ -3,6 +3,13 @@ import { withUneven } from '../movement/dose.js';
 import { movementKinds } from '../movement/kind.js';
 import { aLibrary, aMovement, anItem, aPlan } from './makers.js';
 
+const counts = {
+  kind: fc.constant('counts' as const),
+  eights: fc.integer({ min: 1, max: 16 }),
+  bpm: fc.integer({ min: 60, max: 140 }),
+  repeats: fc.integer({ min: 1, max: 3 }),
+  countIn: fc.integer({ min: 0, max: 8 }),
+};
 const dose = fc.oneof(
   fc.record({
     kind: fc.constant('reps' as const),
@@ -18,19 +25,9 @@ const dose = fc.oneof(
     restSeconds: fc.integer({ min: 0, max: 30 }),
   }),
   fc.record({ kind: fc.constant('timed' as const), seconds: fc.integer({ min: 1, max: 600 }) }),
+  fc.record(counts),
   fc.record({
-    kind: fc.constant('counts' as const),
-    eights: fc.integer({ min: 1, max: 16 }),
-    bpm: fc.integer({ min: 60, max: 140 }),
-    repeats: fc.integer({ min: 1, max: 3 }),
-    countIn: fc.integer({ min: 0, max: 8 }),
-  }),
-  fc.record({
-    kind: fc.constant('counts' as const),
-    eights: fc.integer({ min: 1, max: 16 }),
-    bpm: fc.integer({ min: 60, max: 140 }),
-    repeats: fc.integer({ min: 1, max: 3 }),
-    countIn: fc.integer({ min: 0, max: 8 }),
+    ...counts,
     beats: fc.constantFrom(3, 6),
     learnBpm: fc.integer({ min: 40, max: 90 }),
     learnTimes: fc.integer({ min: 1, max: 3 }),

@@ -37,11 +37,13 @@ import { AskedBy, ForEverybody, ForRoles } from '../people/session.guard.js';
 import { ChildrenImportService } from './children-import.service.js';
 import { HealthNotesService } from './health-notes.service.js';
 import { ChildrenService, type ChildRefusal } from './children.service.js';
+import { GradesService } from './grades.service.js';
 
 @Controller('children')
 export class ChildrenController {
   constructor(
     private readonly children: ChildrenService,
+    private readonly grades: GradesService,
     private readonly imports: ChildrenImportService,
     private readonly health: HealthNotesService,
   ) {}
@@ -140,7 +142,7 @@ export class ChildrenController {
     @Param('gradeId', ParseUUIDPipe) gradeId: string,
     @Body() body: TakeBackGradeRequest,
   ): Promise<ChildPageResponse> {
-    const taken = await this.children.takeBack(asker, id, gradeId, body.reason);
+    const taken = await this.grades.takeBack(asker, id, gradeId, body.reason);
     if (taken.ok) return taken.value;
     throw new ProblemException(422, 'A higher grade was given since: take that one back first.');
   }
@@ -164,7 +166,7 @@ export class ChildrenController {
     @Param('id', ParseUUIDPipe) id: string,
     @Body() body: AwardGradeRequest,
   ): Promise<ChildPageResponse> {
-    const awarded = await this.children.award(asker, id, body);
+    const awarded = await this.grades.award(asker, id, body);
     if (awarded.ok) return awarded.value;
     switch (awarded.error.kind) {
       case 'no-such-day':
@@ -182,7 +184,7 @@ export class ChildrenController {
   @Post(':id/newest-ladder')
   @HttpCode(200)
   moveOver(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string, @Body() body: MoveOverRequest): Promise<ChildPageResponse> {
-    return this.children.moveOver(asker, id, body.programme);
+    return this.grades.moveOver(asker, id, body.programme);
   }
 
   @ForRoles('owner')

@@ -6,12 +6,13 @@ import { SyllabusModule } from '../syllabus/syllabus.module.js';
 import { ChildrenImportService } from './children-import.service.js';
 import { ChildrenController } from './children.controller.js';
 import { ChildrenService } from './children.service.js';
+import { GradesService } from './grades.service.js';
 import { HealthNotesService } from './health-notes.service.js';
 
 @Module({
   imports: [ClubModule, GroupsModule, RecordModule, SyllabusModule],
   controllers: [ChildrenController],
-  providers: [ChildrenService, ChildrenImportService, HealthNotesService],
+  providers: [ChildrenService, GradesService, ChildrenImportService, HealthNotesService],
   exports: [HealthNotesService],
 })
 export class ChildrenModule {}

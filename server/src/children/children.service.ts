@@ -1,6 +1,5 @@
 import type {
   AddChildRequest,
-  AwardGradeRequest,
   ChangeChildrenRequest,
   ChangedChildren,
   ChangeChildRequest,
@@ -10,7 +9,7 @@ import type {
   ChildResponse,
   Household,
 } from '@leiter/contract';
-import { accepted, childKey, familyInitialOf, gradeAbove, refused, verdictOn, type Result } from '@leiter/core';
+import { accepted, childKey, familyInitialOf, refused, type Result } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager } from 'typeorm';
@@ -21,10 +20,11 @@ import { notFound } from '../http/problem.js';
 import type { Asker } from '../people/asker.js';
 import { LadderService } from '../record/ladder.service.js';
 import { observationColumns, observationOf, type ObservationRow } from '../record/observation.mapper.js';
-import { SyllabusService, coreSyllabus } from '../syllabus/syllabus.service.js';
+import { SyllabusService } from '../syllabus/syllabus.service.js';
 import { ChildEntity } from './child.entity.js';
 import { childResponse, unknownHousehold, type GradeRow } from './child.mapper.js';
 import { eraseChild } from './erasure.js';
+import { insertAward } from './grade-award.js';
 import { HealthNotesService } from './health-notes.service.js';
 import { StaffService } from '../staff/staff.service.js';
 
@@ -35,15 +35,6 @@ export type ChildRefusal =
   | { readonly kind: 'grade-unknown' }
   | { readonly kind: 'not-of-its-staff' }
   | { readonly kind: 'home-changed-meanwhile'; readonly current: Household; readonly version: number };
-export interface TakeBackRefusal {
-  readonly kind: 'not-the-last-grade';
-}
-export type AwardRefusal =
-  | { readonly kind: 'no-such-day' }
-  | { readonly kind: 'before-the-last'; readonly day: string }
-  | { readonly kind: 'not-the-next-grade' }
-  | { readonly kind: 'not-earned'; readonly missing: number };
-
 const inOrder = new Intl.Collator('en').compare;
 
 @Injectable()
@@ -202,65 +193,6 @@ export class ChildrenService {
     return { changed, refused: notChanged };
   }
 
-  /**
-   * Gives a grade: the next one where core finds it earned, any that is not held yet with a reason – it was earned elsewhere, or seen
-   * on a day without marks; the reason is written down. Given twice it is given once.
-   */
-  async award(
-    asker: Asker,
-    id: string,
-    { gradeId, awardedOn, reason }: AwardGradeRequest,
-  ): Promise<Result<ChildPageResponse, AwardRefusal>> {
-    const { clubId } = asker;
-    const page = await this.page(asker, id);
-    const held = page.ladders.some(({ earned }) => earned.some(({ grade }) => grade.id === gradeId));
-    if (held) return accepted(page);
-    const today = await this.clubs.today(clubId);
-    const ladder = page.ladders.find(({ syllabus }) => syllabus.grades.some((grade) => grade.id === gradeId));
-    if (!ladder) throw notFound('grade');
-    const next = gradeAbove(
-      coreSyllabus(ladder.syllabus),
-      ladder.earned.map(({ grade }) => grade.slug),
-    );
-    const { birthDate, leadSide } = page.child;
-    const day = awardedOn ?? today;
-    if (day > today || day < birthDate) return refused({ kind: 'no-such-day' });
-    const before = ladder.earned.at(-1)?.awardedOn;
-    if (before !== undefined && day < before) return refused({ kind: 'before-the-last', day: before });
-    const grade = ladder.syllabus.grades.find((one) => one.id === gradeId);
-    if (reason !== undefined && grade) {
-      const rank = (slug: string): number => ladder.syllabus.grades.findIndex((one) => one.slug === slug);
-      if (ladder.earned.some((held) => rank(held.grade.slug) > rank(grade.slug))) return refused({ kind: 'not-the-next-grade' });
-      await this.give(asker, page, ladder, { id: gradeId, name: grade.name, day, reason });
-      return accepted(await this.page(asker, id));
-    }
-    if (next?.id !== gradeId) return refused({ kind: 'not-the-next-grade' });
-    const verdict = verdictOn(
-      next,
-      page.observations,
-      { birthDate, leadSide, inGradeSince: ladder.inGradeSince, classesSince: ladder.classesSince },
-      today,
-    );
-    if (!verdict.earned) return refused({ kind: 'not-earned', missing: verdict.missing.length });
-    await this.give(asker, page, ladder, { id: gradeId, name: next.name, day, reason: null });
-    return accepted(await this.page(asker, id));
-  }
-
-  private async give(
-    asker: Asker,
-    { child }: ChildPageResponse,
-    ladder: ChildLadder,
-    grade: { readonly id: string; readonly name: string; readonly day: string; readonly reason: string | null },
-  ): Promise<void> {
-    await this.source.transaction(async (manager) => {
-      await insertAward(manager, asker, { childId: child.id, gradeId: grade.id, awardedOn: grade.day });
-      if (grade.reason !== null)
-        await this.staff.log(manager, asker, [child.id], { kind: 'grade-given', detail: { grade: grade.name, reason: grade.reason } });
-      // the grade it began is finished: from here on it climbs the newest ladder
-      await climbNewest(manager, asker.clubId, child.id, ladder.programme);
-    });
-  }
-
   /** A grade that children can be given, of whichever programme of the club. */
   private async gradeInUse(clubId: string, id: string): Promise<{ readonly id: string; readonly name: string } | null> {
     const ladders = await this.syllabuses.list(clubId);
@@ -270,15 +202,6 @@ export class ChildrenService {
   /** Whether somebody may write to the family: its staff, and the owner. */
   private async mayReach(asker: Asker, childId: string): Promise<boolean> {
     return asker.role === 'owner' || this.staff.isOfChild(asker, childId);
-  }
-
-  /** Moves a child over to the newest version of a ladder; what it has earned stays. */
-  async moveOver(asker: Asker, id: string, programme: string): Promise<ChildPageResponse> {
-    const { clubId } = asker;
-    await this.find(clubId, id);
-    if (!(await this.syllabuses.programmeBySlug(clubId, programme))) throw notFound('programme');
-    await climbNewest(this.source.manager, clubId, id, programme);
-    return this.page(asker, id);
   }
 
   /** Removes a child and everything that was noted of it, for good. */
@@ -300,21 +223,6 @@ export class ChildrenService {
       [asker.clubId, id],
     );
     return accepted({ ...page, healthNotes, enrolments });
-  }
-
-  /** Takes back a grade that was given by mistake, with the reason; those above it have to go first. */
-  async takeBack(asker: Asker, id: string, gradeId: string, reason: string): Promise<Result<ChildPageResponse, TakeBackRefusal>> {
-    const { clubId } = asker;
-    const page = await this.page(asker, id);
-    const ladder = page.ladders.find(({ earned }) => earned.some(({ grade }) => grade.id === gradeId));
-    const held = ladder?.earned.find(({ grade }) => grade.id === gradeId);
-    if (!ladder || !held) throw notFound('grade of this child');
-    if (ladder.earned.at(-1)?.grade.id !== gradeId) return refused({ kind: 'not-the-last-grade' });
-    await this.source.transaction(async (manager) => {
-      await manager.query('DELETE FROM grade_award WHERE club_id = $1 AND child_id = $2 AND grade_id = $3', [clubId, id, gradeId]);
-      await this.staff.log(manager, asker, [id], { kind: 'grade-taken-back', detail: { grade: held.grade.name, reason } });
-    });
-    return accepted(await this.page(asker, id));
   }
 
   /** Makes the open enrolments those of the list: what is missing begins today, what is not in it ends today; the child is locked. */
@@ -393,23 +301,4 @@ export class ChildrenService {
     const found = await rows(this.source, 'SELECT id FROM teaching_group WHERE club_id = $1 AND id = ANY($2)', [clubId, wanted]);
     return found.length === wanted.length ? null : { kind: 'group-unknown' };
   }
-}
-
-function climbNewest(manager: EntityManager, clubId: string, childId: string, programme: string): Promise<unknown> {
-  return manager.query(
-    `DELETE FROM ladder_pin i USING programme p WHERE p.id = i.programme_id AND i.club_id = $1 AND i.child_id = $2 AND p.slug = $3`,
-    [clubId, childId, programme],
-  );
-}
-
-function insertAward(
-  manager: EntityManager,
-  asker: Asker,
-  { childId, gradeId, awardedOn }: { readonly childId: string; readonly gradeId: string; readonly awardedOn: string },
-): Promise<unknown> {
-  return manager.query(
-    `INSERT INTO grade_award (club_id, child_id, grade_id, awarded_on, awarded_by) VALUES ($1, $2, $3, $4, $5)
-     ON CONFLICT (child_id, grade_id) DO NOTHING`,
-    [asker.clubId, childId, gradeId, awardedOn, asker.id],
-  );
 }

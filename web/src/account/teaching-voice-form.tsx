@@ -21,6 +21,10 @@ export function TeachingVoiceForm({ voice }: { readonly voice: TeachingVoice }) 
   const set = (change: Partial<TeachingVoice>): void => {
     save.mutate({ ...shown, ...change });
   };
+  const [percent, setPercent] = useState(Math.round(voice.loudness * 100));
+  const keepLoudness = (): void => {
+    if (percent !== Math.round(shown.loudness * 100)) set({ loudness: percent / 100 });
+  };
   const spoken: readonly (readonly [Spoken, string])[] = [
     ['counts', t`the count of reps and beats, and the last three seconds of a hold`],
     ['sides', t`left, right, change, rest, hold, go and stop`],
@@ -86,16 +90,20 @@ export function TeachingVoiceForm({ voice }: { readonly voice: TeachingVoice }) 
           max={100}
           step={10}
           aria-label={t`Loudness`}
-          value={Math.round(shown.loudness * 100)}
+          value={percent}
+          // one save when one lets go, not one for each step on the way
           onChange={(event) => {
-            set({ loudness: Number(event.target.value) / 100 });
+            setPercent(Number(event.target.value));
           }}
+          onPointerUp={keepLoudness}
+          onKeyUp={keepLoudness}
+          onBlur={keepLoudness}
           style={{ width: 180, accentColor: palette.primary }}
         />
         <Button
           variant="outlined"
           onClick={() => {
-            void sayOnce(shown).then((isHeard) => {
+            void sayOnce({ ...shown, loudness: percent / 100 }).then((isHeard) => {
               setHeard(isHeard ? '' : t`There is no voice here just now: counts are beeps.`);
             });
           }}

@@ -4,17 +4,17 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { MovementResponse } from '@leiter/contract';
-import { ageBands, doseText, effortWord, regionWord, tierNames, type Library, type Movement } from '@leiter/core';
+import { effortWord, tierNames, type Library, type Movement } from '@leiter/core';
 import { lazy, Suspense, type ReactNode, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
 import { useSession } from '../queries/session.queries';
 import { useProgrammeName } from '../queries/syllabus.queries';
 import { Figure } from '../shared/figure';
-import { FigureRow } from '../shared/figure-row';
+import { MovementNeeds } from './parts/movement-needs';
 import { Loaded, Message, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
 import { onPhone } from '../shared/screen';
-import { kindWords, surfaceWords } from '../shared/words';
+import { kindWords } from '../shared/words';
 import { MovementDialog } from './parts/movement-dialog';
 import { OwnCue } from './parts/own-cue';
 import { cuesOf, putMovementAway, useLibrary, useMovements } from '../queries/library.queries';
@@ -124,7 +124,7 @@ function MovementView({ movement, library }: { readonly movement: MovementRespon
         )}
       </Panel>
       <Panel label={t`Facts`} width={380}>
-        <Facts movement={movement} library={library} />
+        <MovementNeeds movement={movement} library={library} />
       </Panel>
     </Page>
   );
@@ -262,89 +262,6 @@ function Part<Entry>({
         </Box>
       ))}
     </Box>
-  );
-}
-
-function Facts({ movement, library }: { readonly movement: Movement; readonly library: Library }) {
-  const { needs } = movement;
-  const names = (slugs: readonly string[]): ReactNode =>
-    slugs.map((slug, index) => (
-      <span key={slug}>
-        {index > 0 && ', '}
-        <Link to={`/library/${slug}`}>{library.get(slug)?.name ?? slug}</Link>
-      </span>
-    ));
-  return (
-    <>
-      <Typography variant="h2" sx={{ mb: 0.5 }}>
-        <Trans>Dose by age</Trans>
-      </Typography>
-      <Box component="dl" sx={{ m: 0, mb: 2.5 }}>
-        {ageBands.map((band) => {
-          const dose = movement.dose[band];
-          return <FigureRow key={band} label={t`${band} years`} value={dose ? doseText(dose) : 'not for this age'} />;
-        })}
-      </Box>
-      <Typography variant="h2" sx={{ mb: 0.5 }}>
-        <Trans>The body</Trans>
-      </Typography>
-      <Box component="dl" sx={{ m: 0, mb: 2.5 }}>
-        <FigureRow label={t`Readies`} value={movement.prepares.map(regionWord).join(', ') || '–'} />
-        <FigureRow
-          label={t`Loads`}
-          value={movement.loads.map(({ region, amount }) => `${regionWord(region)} ${String(amount)}`).join(', ') || '–'}
-        />
-        <FigureRow label={t`Stretches`} value={movement.lengthens.map(regionWord).join(', ') || '–'} />
-        {movement.undoneBy.length > 0 && <FigureRow label={t`Undone by`} value={names(movement.undoneBy)} />}
-      </Box>
-      <Typography variant="h2" sx={{ mb: 0.5 }}>
-        <Trans>At home it needs</Trans>
-      </Typography>
-      <Box component="dl" sx={{ m: 0, mb: 2.5 }}>
-        <FigureRow
-          label={t`Floor`}
-          value={needs.surface === 'any-dry' ? 'any dry floor' : needs.surface.map((one) => surfaceWords[one]).join(', ')}
-        />
-        <FigureRow
-          label={t`Space`}
-          value={`${needs.footprint.lengthM.toFixed(1)} × ${needs.footprint.widthM.toFixed(1)} m, ${needs.headroomM.toFixed(1)} m high`}
-        />
-        {needs.equipment.map((thing) => (
-          <FigureRow key={thing} label={thing} value={movement.equipmentStandIns[thing]?.join(', or ') ?? ''} />
-        ))}
-        <FigureRow label={t`Adult`} value={needs.adult.replaceAll('-', ' ')} />
-        <FigureRow label={t`Noise`} value={needs.quiet.replaceAll('-', ' ')} />
-        <FigureRow label={t`From`} value={`${String(movement.leastAge)} years`} />
-      </Box>
-      {movement.support !== null && (
-        <>
-          <Typography variant="h2">
-            <Trans>How an adult helps</Trans>
-          </Typography>
-          <Typography sx={{ mb: 2 }}>{movement.support}</Typography>
-        </>
-      )}
-      {movement.cautions.length > 0 && (
-        <>
-          <Typography variant="h2">
-            <Trans>Cautions</Trans>
-          </Typography>
-          <ul style={{ marginTop: 4, paddingLeft: 20 }}>
-            {movement.cautions.map((caution) => (
-              <li key={caution}>{caution}</li>
-            ))}
-          </ul>
-        </>
-      )}
-      {movement.instead !== null && (
-        <Box component="dl" sx={{ m: 0 }}>
-          <FigureRow label={t`Instead`} value={names([movement.instead])} />
-        </Box>
-      )}
-      <Typography variant="caption" component="p" sx={{ mt: 2 }}>
-        <Trans>Usual cautions only. Your governing body’s rules, your training and medical advice come first.</Trans>
-      </Typography>
-    </>
   );
 }
 

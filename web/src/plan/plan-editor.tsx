@@ -35,7 +35,7 @@ import type { KeptHistory } from '../shared/document-session/kept-history';
 import { useDocumentSession } from '../shared/document-session/use-document-session';
 import { useOthersChanges } from '../shared/document-session/use-others-changes';
 import { usePresence } from '../shared/live/use-presence';
-import { planVersion, readClassPage } from '../queries/class.queries';
+import { planVersion } from '../queries/class.queries';
 import { useClassContext } from '../queries/evaluation';
 import { calmedWords, filesOf, placeFor, placeToWrite } from './editing/plan-actions';
 import { edit } from './editing/plan-edits';
@@ -45,21 +45,17 @@ import { planKeysHelp, usePlanKeys } from './editing/use-plan-keys';
 import { ClassInspector, type ClassAction } from './inspector/class-inspector';
 import { ConflictDialog } from './sheets/conflict-dialog';
 import { FindingsList } from './findings/findings-list';
-import { FitDialog } from './findings/fit-dialog';
 import { LastChange } from './findings/last-change';
 import { Gauge } from './header/gauge';
 import { ItemInspector } from './inspector/item-inspector';
 import { LibraryDrawer } from './drawer/library-drawer';
 import { PlanDrag } from './running-order/plan-drag';
-import { PlanImport } from './sheets/plan-import';
 import { PlanPrint } from './sheets/plan-print';
+import { PlanSheet } from './sheets/plan-sheet';
 import { RunningOrder } from './running-order/running-order';
-import { SafetyTalkDialog } from './sheets/safety-talk-dialog';
 import { SaveNote } from './header/save-note';
 import { WhoIsHere } from './header/who-is-here';
 import { SectionInspector } from './inspector/section-inspector';
-import { TemplateDialog } from './sheets/template-dialog';
-import { WhoDoesWhat } from './sheets/who-does-what';
 import { WriteHere } from './running-order/write-here';
 
 interface Props {
@@ -318,32 +314,18 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
       </Box>
       <KeysHelp keys={planKeysHelp} />
       {isSettled && <PlanPrint page={page} plan={plan} evaluation={evaluation} library={library} talk={talk} />}
-      {open === 'fit' && <FitDialog plan={plan} library={library} context={context} onTake={change} onClose={close} />}
-      {open === 'keep' && (
-        <TemplateDialog
+      {open && (
+        <PlanSheet
+          open={open}
           page={page}
           plan={plan}
-          onClose={close}
-          onKept={(name) => {
-            setSaid(t`“${name}” is kept: any class of the programme can start from it.`);
-            close();
-          }}
-        />
-      )}
-      {open === 'who' && (
-        <WhoDoesWhat page={page} plan={plan} context={context} evaluation={evaluation} library={library} onEdit={change} onClose={close} />
-      )}
-      {open === 'talk' && <SafetyTalkDialog lines={talk()} onClose={close} />}
-      {open === 'file' && (
-        <PlanImport
-          classId={classId}
-          version={page.stored?.version ?? 0}
-          onTaken={() => {
-            void readClassPage(classId).then(({ stored }) => {
-              const document = storedDocument(stored);
-              if (document) session.goOnFrom(document);
-            });
-          }}
+          library={library}
+          context={context}
+          evaluation={evaluation}
+          talk={talk}
+          onEdit={change}
+          onSaid={setSaid}
+          onTaken={session.goOnFrom}
           onClose={close}
         />
       )}

@@ -191,7 +191,7 @@ function StandingCell({ cell, label, onChoose }: { readonly cell: BoardCell; rea
     <Box
       component="button"
       type="button"
-      aria-label={`${label}: ${words}${sidesOpen.length > 0 && standing !== 'unseen' ? t`, ${sidesOpen.join(' and ')} open` : ''}`}
+      aria-label={`${label}: ${words}${sidesOpen.length > 0 && standing !== 'unseen' ? t`, ${sidesOpen.join(t` and `)} open` : ''}`}
       onClick={onChoose}
       sx={{
         font: 'inherit',
@@ -218,7 +218,7 @@ function StandingCell({ cell, label, onChoose }: { readonly cell: BoardCell; rea
         {words}
         {sidesOpen.length > 0 && standing !== 'unseen' && (
           <Box component="span" sx={{ display: 'block', fontSize: 12.5, color: palette.soft, fontWeight: 400 }}>
-            <Trans>{sidesOpen.join(' and ')} open</Trans>
+            <Trans>{sidesOpen.join(t` and `)} open</Trans>
           </Box>
         )}
       </Box>

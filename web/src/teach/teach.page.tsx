@@ -1,34 +1,34 @@
 import { t } from '@lingui/core/macro';
-import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import type { ClassPageResponse } from '@leiter/contract';
 import { evaluationContextOf } from '@leiter/contract/evaluation-context';
 import { groupBy, homeTaskLines, safetyTalkOf, usualVoice, waitsForSignal, type Evaluation, type Library } from '@leiter/core';
 import { DateTime } from 'luxon';
 import { useEffect, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { useClassPage, useTeachingNoted } from '../queries/class.queries';
 import { useClassContext } from '../queries/evaluation';
 import { useLibrary, useMovements } from '../queries/library.queries';
+import { useMay } from '../queries/may';
+import { useSession } from '../queries/session.queries';
 import { KeysHelp } from '../shared/keys-help';
 import { Loaded, Message } from '../shared/page';
-import { palette } from '../shared/palette';
 import { AfterClass } from './parts/after-class';
 import { BeforeClass } from './parts/before-class';
 import { CallerPanel } from './parts/caller-panel';
 import { CallingStage } from './parts/calling-stage';
+import { Controls } from './parts/controls';
 import { Dark } from './parts/dark';
 import { LiveLadder } from './parts/live-ladder';
-import { useSession } from '../queries/session.queries';
 import { StageView } from './parts/stage-view';
 import { Offer } from './parts/offer';
 import { VoiceSign } from './parts/voice-sign';
 import { useVoice } from './voice/use-voice';
 import { useCalls } from './voice/use-calls';
 import { lateStart, offerNow } from './run/live-plan';
-import { useTeaching, type Teaching } from './run/use-teaching';
+import { useTeaching } from './run/use-teaching';
+import { useWakeLock } from './run/use-wake-lock';
 
 const keys: readonly (readonly [string, string])[] = [
   [t`Space`, t`pause, go on; while the work waits for your signal: begin it`],
@@ -49,6 +49,15 @@ function TeachPage() {
   const page = useClassPage(id);
   const movements = useMovements();
   const library = useLibrary();
+  const may = useMay();
+  if (!may.change)
+    return (
+      <Message
+        title={t`Whoever teaches this class teaches it`}
+        text={t`The roll, the marks and the plan to read are on the page of the class.`}
+        action={{ label: t`To the class`, href: `/classes/${id}` }}
+      />
+    );
   return (
     <Loaded query={page} what={t`class`}>
       {(data) => (
@@ -96,6 +105,7 @@ function Live({
   const voice = useVoice(live.run, items, settings, { callsOf: calling.callsOf, aside: calling.now?.aside ?? null });
   const noted = useTeachingNoted(page.class.id);
   const isOver = position !== null && position.timed === null;
+  const isPaused = position?.isPaused ?? false;
   useEffect(() => {
     document.title = t`${page.class.groupName}, live – Leiter`;
   }, [page.class.groupName]);
@@ -107,7 +117,7 @@ function Live({
   useHotkeys(
     'space',
     () => {
-      live.move(isWaiting && !position?.isPaused ? 'go' : position?.isPaused ? 'resume' : 'pause');
+      live.move(isPaused ? 'resume' : isWaiting ? 'go' : 'pause');
     },
     options,
   );
@@ -138,9 +148,11 @@ function Live({
   const { now: moment } = live;
   const { now: round, stop } = calling;
   useEffect(() => {
-    if (round && moment > round.endsAt) stop();
-  }, [round, moment, stop]);
+    // a pause is for everything
+    if (round && (moment > round.endsAt || isPaused || isOver)) stop();
+  }, [round, moment, isPaused, isOver, stop]);
   useHotkeys('k', () => {
+    if (!live.run) return;
     if (round) stop();
     else setChoosingCalls(!isChoosingCalls);
   });
@@ -219,7 +231,7 @@ function Live({
             <VoiceSign voice={voice} go={live.run.go} onGo={live.setGo} />
             <Controls
               live={live}
-              isPaused={position.isPaused}
+              isPaused={isPaused}
               isExplaining={isExplaining}
               classId={page.class.id}
               onCall={() => {
@@ -249,89 +261,6 @@ function insteadOf(
   return [...others].map(
     ([movement, own]) => `${library.get(movement)?.name ?? movement}: ${own.map(({ childId }) => nameOf(childId)).join(', ')}`,
   );
-}
-
-interface ControlsProps {
-  readonly live: Teaching;
-  readonly isPaused: boolean;
-  /** The work of the item has not begun. */
-  readonly isExplaining: boolean;
-  readonly classId: string;
-  /** Something is to be called out. */
-  readonly onCall: () => void;
-}
-
-function Controls({ live, isPaused, isExplaining, classId, onCall }: ControlsProps) {
-  const look = { color: palette.cream, borderColor: '#4A5A5F', minWidth: 0, fontSize: 14 };
-  return (
-    <Box sx={{ position: 'absolute', right: 36, top: 64, display: 'flex', gap: 1 }}>
-      {isExplaining && (
-        <Button
-          variant="outlined"
-          sx={look}
-          onClick={() => {
-            live.move('go');
-          }}
-        >
-          <Trans>Begin the work</Trans>
-        </Button>
-      )}
-      <Button
-        variant="outlined"
-        sx={look}
-        onClick={() => {
-          live.move('back');
-        }}
-      >
-        <Trans>Back</Trans>
-      </Button>
-      <Button
-        variant="outlined"
-        sx={look}
-        onClick={() => {
-          live.move(isPaused ? 'resume' : 'pause');
-        }}
-      >
-        {isPaused ? t`Go on` : t`Pause`}
-      </Button>
-      <Button
-        variant="outlined"
-        sx={look}
-        onClick={() => {
-          live.move('on');
-        }}
-      >
-        <Trans>Next</Trans>
-      </Button>
-      {live.canPutOff && (
-        <Button variant="outlined" sx={look} onClick={live.putOff}>
-          <Trans>Put off</Trans>
-        </Button>
-      )}
-      {live.canUndo && (
-        <Button variant="outlined" sx={look} onClick={live.undo}>
-          <Trans>Undo</Trans>
-        </Button>
-      )}
-      <Button variant="outlined" sx={look} onClick={onCall}>
-        <Trans>Call</Trans>
-      </Button>
-      <Button variant="outlined" sx={look} component={Link} to={`/classes/${classId}/marks`}>
-        <Trans>Mark</Trans>
-      </Button>
-    </Box>
-  );
-}
-
-/** Keeps the screen awake while a class runs, where the browser can. */
-function useWakeLock(isWanted: boolean): void {
-  useEffect(() => {
-    if (!isWanted || !('wakeLock' in navigator)) return;
-    const request = navigator.wakeLock.request('screen').catch(() => null);
-    return () => {
-      void request.then((lock) => lock?.release());
-    };
-  }, [isWanted]);
 }
 
 export { TeachPage as Page };

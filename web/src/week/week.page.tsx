@@ -38,13 +38,13 @@ function WeekPage() {
       about={week.data ? t`${dayOnly(week.data.fromDay)} to ${dateText(week.data.toDay)}` : ''}
       actions={
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-          <ButtonLink to={`/week/${addDays(day, -7)}`} name="The week before">
+          <ButtonLink to={`/week/${addDays(day, -7)}`} name={t`The week before`}>
             ←
           </ButtonLink>
           <ButtonLink to="/week">
             <Trans>This week</Trans>
           </ButtonLink>
-          <ButtonLink to={`/week/${addDays(day, 7)}`} name="The week after">
+          <ButtonLink to={`/week/${addDays(day, 7)}`} name={t`The week after`}>
             →
           </ButtonLink>
           {may.change && (

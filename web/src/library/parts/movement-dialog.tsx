@@ -36,7 +36,7 @@ export function MovementDialog({
     isNew
       ? { ...begun, leastAge: '' as unknown as number, facts: blankFacts(movement.programmes[0] ?? '') }
       : isCopy
-        ? { ...begun, name: `${begun.name}, our own` }
+        ? { ...begun, name: t`${begun.name}, our own` }
         : begun,
     async (values) => {
       const { isOwn: _own, isPutAway: _away, ownCue: _said, ...before } = movement;

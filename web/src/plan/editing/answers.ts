@@ -104,7 +104,7 @@ function whoDoesWhat(id: string, { evaluation, library, context, names }: Of): s
   for (const version of evaluation.versions) {
     if (version.itemId !== id) continue;
     const words = versionWords(version, library, context.ladder);
-    groups.set(words, [...(groups.get(words) ?? []), names.get(version.childId) ?? 'a child']);
+    groups.set(words, [...(groups.get(words) ?? []), names.get(version.childId) ?? t`a child`]);
   }
   return [...groups]
     .map(([words, own]) => {

@@ -50,12 +50,12 @@ export function ClassFigures({ page, plan, evaluation, library, onEdit }: Props)
         }}
       />
       <Box component="dl" sx={{ m: 0, mb: 2 }}>
-        <FigureRow label={t`Focus`} value={plan.focus.map((slug) => library.get(slug)?.name ?? slug).join(', ') || 'none yet'} />
+        <FigureRow label={t`Focus`} value={plan.focus.map((slug) => library.get(slug)?.name ?? slug).join(', ') || t`none yet`} />
         <OpenFigure label={t`All of it`} value={clockText(timeline.totalSeconds)} parts={totalParts(timeline)} />
         <FigureRow label={t`Likely, four times of five`} value={spanWords(evaluation.span)} />
         <OpenFigure
           label={t`Children move`}
-          value={`${String(Math.round(timeline.movingShare * 100))} % of the time`}
+          value={t`${Math.round(timeline.movingShare * 100)} % of the time`}
           parts={movingParts(timeline)}
         />
         <OpenFigure
@@ -77,7 +77,7 @@ export function ClassFigures({ page, plan, evaluation, library, onEdit }: Props)
         {page.pace.explainAll.items > 0 && (
           <OpenFigure
             label={t`Your own pace`}
-            value={`from ${plural(page.pace.explainAll.classes, { one: '# class', other: '# classes' })}`}
+            value={t`from ${plural(page.pace.explainAll.classes, { one: '# class', other: '# classes' })}`}
             parts={paceParts(page.pace)}
           />
         )}

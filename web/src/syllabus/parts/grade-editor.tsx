@@ -106,13 +106,13 @@ function GradeFields({ grade, onChange, onRemove }: Pick<Props, 'grade' | 'onCha
       </Box>
       <Sentence label={t`Who may take it`}>
         <span>
-          <Trans>A child may take it from {number('leastAgeYears', 'From years')} years,</Trans>
+          <Trans>A child may take it from {number('leastAgeYears', t`From years`)} years,</Trans>
         </span>
         <span>
-          <Trans>after {number('leastWeeksInGrade', 'Least weeks')} weeks in the grade before</Trans>
+          <Trans>after {number('leastWeeksInGrade', t`Least weeks`)} weeks in the grade before</Trans>
         </span>
         <span>
-          <Trans>and {number('leastClasses', 'Least classes')} classes.</Trans>
+          <Trans>and {number('leastClasses', t`Least classes`)} classes.</Trans>
         </span>
       </Sentence>
     </Box>

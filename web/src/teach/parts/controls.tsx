@@ -1,0 +1,82 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { palette } from '../../shared/palette';
+import type { Teaching } from '../run/use-teaching';
+
+interface Props {
+  readonly live: Teaching;
+  readonly isPaused: boolean;
+  /** The work of the item has not begun. */
+  readonly isExplaining: boolean;
+  readonly classId: string;
+  /** Something is to be called out. */
+  readonly onCall: () => void;
+}
+
+/** What can be pressed while a class is taught; all of it has a key as well. */
+export function Controls({ live, isPaused, isExplaining, classId, onCall }: Props) {
+  return (
+    <Box sx={{ position: 'absolute', right: 36, top: 64, display: 'flex', gap: 1 }}>
+      {isExplaining && (
+        <Press
+          onPress={() => {
+            live.move('go');
+          }}
+        >
+          <Trans>Begin the work</Trans>
+        </Press>
+      )}
+      <Press
+        onPress={() => {
+          live.move('back');
+        }}
+      >
+        <Trans>Back</Trans>
+      </Press>
+      <Press
+        onPress={() => {
+          live.move(isPaused ? 'resume' : 'pause');
+        }}
+      >
+        {isPaused ? t`Go on` : t`Pause`}
+      </Press>
+      <Press
+        onPress={() => {
+          live.move('on');
+        }}
+      >
+        <Trans>Next</Trans>
+      </Press>
+      {live.canPutOff && (
+        <Press onPress={live.putOff}>
+          <Trans>Put off</Trans>
+        </Press>
+      )}
+      {live.canUndo && (
+        <Press onPress={live.undo}>
+          <Trans>Undo</Trans>
+        </Press>
+      )}
+      <Press onPress={onCall}>
+        <Trans>Call</Trans>
+      </Press>
+      <Button variant="outlined" sx={look} component={Link} to={`/classes/${classId}/marks`}>
+        <Trans>Mark</Trans>
+      </Button>
+    </Box>
+  );
+}
+
+const look = { color: palette.cream, borderColor: '#4A5A5F', minWidth: 0, fontSize: 14 } as const;
+
+function Press({ onPress, children }: { readonly onPress: () => void; readonly children: ReactNode }) {
+  return (
+    <Button variant="outlined" sx={look} onClick={onPress}>
+      {children}
+    </Button>
+  );
+}
