@@ -53,7 +53,7 @@ function TeachPage() {
   if (!may.change)
     return (
       <Message
-        title={t`Whoever teaches this class teaches it`}
+        title={t`Only instructors teach`}
         text={t`The roll, the marks and the plan to read are on the page of the class.`}
         action={{ label: t`To the class`, href: `/classes/${id}` }}
       />
