@@ -9,6 +9,7 @@ import {
   type Spares,
   type TeachingRoom,
   type TeachingStyle,
+  type Visit,
   type Way,
 } from '@leiter/core';
 import { Transform, Type } from 'class-transformer';
@@ -145,6 +146,18 @@ export class ItemTime {
   measured?: MeasuredBody;
 }
 
+/** One stay at an item, on the clock of the class that was held. */
+export class VisitBody {
+  @Matches(id, { message: notAnId })
+  item!: string;
+
+  @SecondsField()
+  beginsSecond!: number;
+
+  @SecondsField()
+  seconds!: number;
+}
+
 /** How long the items of a class really took; sent again, the later one counts. */
 export class ItemTimesRequest {
   @IsArray()
@@ -153,6 +166,15 @@ export class ItemTimesRequest {
   @ValidateNested({ each: true })
   @Type(() => ItemTime)
   times!: ItemTime[];
+
+  /** What was done one after the other; left out where nobody knows. */
+  @MayBeLeftOut()
+  @IsArray()
+  @ArrayMaxSize(500)
+  @IsObject({ each: true, message: 'Not a stay at an item.' })
+  @ValidateNested({ each: true })
+  @Type(() => VisitBody)
+  visits?: VisitBody[];
 }
 
 export interface ClassResponse {
@@ -236,6 +258,8 @@ export interface TaughtClass {
   readonly day: string;
   readonly lengthMinutes: number;
   readonly items: readonly TaughtItem[];
+  /** What was done one after the other, as often as it was; empty where nobody knows. */
+  readonly visits: readonly Visit[];
 }
 
 /** Which version of a plan is stored, and by whom. */

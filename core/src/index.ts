@@ -182,7 +182,10 @@ export {
   type Position,
   type Run,
   type RunMove,
+  type Visit,
 } from './pacing/run.js';
+export { chaptersAsList, chaptersAsVtt, chaptersOf, type Titled } from './pacing/chapters.js';
+export { watchOrder } from './record/watch-next.js';
 export { itemTimesOf, type ItemTime, type Measured } from './pacing/item-times.js';
 export { blended, mirrored, type Pose, type Prop } from './figure/pose.js';
 export { poseNamed, poseNames } from './figure/pose-book.js';

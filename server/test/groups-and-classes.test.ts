@@ -166,10 +166,16 @@ describe('a class', () => {
             { itemId: 'a', plannedSeconds: 60, realSeconds },
             { itemId: 'gone', plannedSeconds: 10, realSeconds: 10 },
           ],
+          visits: [
+            { item: 'a', beginsSecond: 0, seconds: realSeconds },
+            { item: 'gone', beginsSecond: realSeconds, seconds: 10 },
+          ],
         })
         .expect(204);
     await send(70);
     await send(80);
+    const taught = await owner.get(`/api/classes/${id as string}/taught`).expect(200);
+    expect(taught.body.visits).toEqual([{ item: 'a', beginsSecond: 0, seconds: 80 }]);
     const kept = await club.source.query('SELECT item_id, real_seconds FROM item_time WHERE class_id = $1', [id]);
     expect(kept).toEqual([{ item_id: 'a', real_seconds: 80 }]);
   });

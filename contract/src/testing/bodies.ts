@@ -300,7 +300,11 @@ export function bodies(ids: {
     { name: 'move a child over', of: MoveOverRequest, body: { programme: 'dance' } },
     { name: 'take in a library', of: LibraryFile, body: { format: 'leiter-library/1', movements: [{ ...ownMovement }] } },
     { name: 'set attendance', of: AttendanceRequest, body: { status: 'late' } },
-    { name: 'store real times', of: ItemTimesRequest, body: { times: [{ itemId: 'a', plannedSeconds: 60, realSeconds: 62.5 }] } },
+    {
+      name: 'store real times',
+      of: ItemTimesRequest,
+      body: { times: [{ itemId: 'a', plannedSeconds: 60, realSeconds: 62.5 }], visits: [{ item: 'a', beginsSecond: 0, seconds: 62.5 }] },
+    },
     {
       name: 'give a mark',
       of: AddObservationRequest,

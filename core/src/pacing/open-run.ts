@@ -1,4 +1,4 @@
-import { noPause, type Pass, type RealParts, type Run } from './run.js';
+import { noPause, type Pass, type RealParts, type Run, type Visit } from './run.js';
 
 /**
  * Reads a run as a browser kept it, whichever version of Leiter wrote it.
@@ -18,6 +18,7 @@ export function openRun(kept: unknown): Run | null {
     realParts,
     pass,
     go,
+    visits,
   } = kept as Readonly<Record<string, unknown>>;
   const isTime = (value: unknown): value is number => typeof value === 'number' && Number.isFinite(value);
   // before 2 nothing was known of parts
@@ -38,6 +39,7 @@ export function openRun(kept: unknown): Run | null {
     pausedSeconds: isParts(pausedSeconds) ? pausedSeconds : noPause,
     realSeconds: realSeconds as Run['realSeconds'], // looked at above
     realParts: Object.fromEntries(parts.flatMap(([key, value]) => (isParts(value) ? [[key, value]] : []))),
+    visits: Array.isArray(visits) ? visits.filter(isVisit) : [],
   };
 }
 
@@ -49,4 +51,10 @@ function isParts(value: unknown): value is RealParts {
 
 function isPass(value: unknown): value is Pass {
   return typeof value === 'object' && value !== null && 'item' in value && typeof value.item === 'string' && 'round' in value;
+}
+
+function isVisit(value: unknown): value is Visit {
+  if (typeof value !== 'object' || value === null) return false;
+  const { item, beginsSecond, seconds } = value as Readonly<Record<string, unknown>>;
+  return typeof item === 'string' && Number.isFinite(beginsSecond) && Number.isFinite(seconds);
 }

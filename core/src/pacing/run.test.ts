@@ -79,8 +79,8 @@ describe('a class that is taught', () => {
   });
 
   it('is taken over from a browser that knew nothing of parts', () => {
-    const { workStartedAt: _began, pausedSeconds: _paused, realParts: _parts, ...older } = press(startRun(t0), [20, 'on']);
-    expect(openRun({ ...older, v: 1 })).toEqual({ ...press(startRun(t0), [20, 'on']), realParts: {} });
+    const { workStartedAt: _began, pausedSeconds: _paused, realParts: _parts, visits: _visits, ...older } = press(startRun(t0), [20, 'on']);
+    expect(openRun({ ...older, v: 1 })).toEqual({ ...press(startRun(t0), [20, 'on']), realParts: {}, visits: [] });
     expect(openRun({ ...older, v: 3 })).toBeNull();
   });
 
@@ -103,6 +103,12 @@ describe('a class that is taught', () => {
           (at(now) - run.itemStartedAt) / 1000 +
           run.pausedSeconds.explain +
           run.pausedSeconds.work;
+        // what was gone to one after the other lies end to end
+        run.visits.forEach(({ beginsSecond }, index) => {
+          const before = run.visits[index - 1];
+          if (!list.some(([, move]) => move === 'back'))
+            expect(beginsSecond).toBeCloseTo(before ? before.beginsSecond + before.seconds : 0, 6);
+        });
         // what lies between the end of the class and coming back to it is nobody's
         if (!list.some(([, move]) => move === 'back')) expect(spent).toBeCloseTo(now, 6);
         for (const seconds of Object.values(run.realSeconds)) expect(seconds).toBeGreaterThanOrEqual(0);

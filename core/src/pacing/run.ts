@@ -34,6 +34,16 @@ export interface Run {
   readonly realSeconds: Readonly<Record<ItemId, Seconds>>;
   /** What was really measured, by `passKey`; taught again, the last time counts. What was skipped or left early is not in it. */
   readonly realParts: Readonly<Record<string, RealParts>>;
+  /** What was really done one after the other, each item as often as it was gone to: what a recording shows. */
+  readonly visits: readonly Visit[];
+}
+
+/** One stay at an item, on the clock of the class that was really held. */
+export interface Visit {
+  readonly item: ItemId;
+  /** Seconds from the start of the class, pauses included. */
+  readonly beginsSecond: Seconds;
+  readonly seconds: Seconds;
 }
 
 /** What explaining and going there took, and what the work with all around it took. */
@@ -83,6 +93,7 @@ export function startRun(now: Milliseconds, go: GoWay = 'by-itself'): Run {
     pausedSeconds: noPause,
     realSeconds: {},
     realParts: {},
+    visits: [],
   };
 }
 
@@ -240,6 +251,7 @@ function leave(run: Run, items: readonly TimedItem[], at: Milliseconds, nextInde
   const explain = run.workStartedAt === null ? until : (run.workStartedAt - run.itemStartedAt) / 1000;
   const work = Math.max(0, spent - explain);
   const { pausedSeconds } = run;
+  const paused = pausedSeconds.explain + pausedSeconds.work;
   const isDone = timed !== undefined && work > 0 && work >= (timed.seconds - planned) * leastShareOfWork;
   return {
     ...run,
@@ -248,10 +260,13 @@ function leave(run: Run, items: readonly TimedItem[], at: Milliseconds, nextInde
     itemStartedAt: at,
     workStartedAt: null,
     pausedSeconds: noPause,
-    realSeconds: { ...run.realSeconds, [id]: (run.realSeconds[id] ?? 0) + spent + pausedSeconds.explain + pausedSeconds.work },
+    realSeconds: { ...run.realSeconds, [id]: (run.realSeconds[id] ?? 0) + spent + paused },
     realParts: isDone
       ? { ...run.realParts, [passKey(id, timed.round)]: { explain: explain + pausedSeconds.explain, work: work + pausedSeconds.work } }
       : run.realParts,
+    visits: timed
+      ? [...run.visits, { item: id, beginsSecond: (run.itemStartedAt - run.startedAt) / 1000 - paused, seconds: spent + paused }]
+      : run.visits,
   };
 }
 

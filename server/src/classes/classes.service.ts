@@ -265,6 +265,9 @@ export class ClassesService {
         known.map(({ measured }) => measured?.realWorkSeconds ?? null),
       ],
     );
+    const visits = (request.visits ?? []).filter(({ item }) => movementOf.has(item));
+    if (visits.length > 0)
+      await this.source.query('UPDATE class_session SET visits = $3 WHERE club_id = $1 AND id = $2', [clubId, id, JSON.stringify(visits)]);
   }
 
   /** Where and how an instructor teaches. */

@@ -1,5 +1,5 @@
 import type { TaughtClass } from '@leiter/contract';
-import { openPlan } from '@leiter/core';
+import { openPlan, type Visit } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
@@ -15,6 +15,7 @@ interface TaughtRow {
   readonly length_minutes: number;
   readonly document: unknown;
   readonly times: Readonly<Record<string, { readonly planned: number; readonly real: number }>> | null;
+  readonly visits: readonly Visit[];
 }
 
 /** Classes that were taught: what was planned and what it took. */
@@ -40,19 +41,19 @@ export class TaughtClassesService {
   async of(clubId: string, classId: string): Promise<TaughtClass> {
     const session = await this.classes.find(clubId, classId);
     const found = await rows<TaughtRow>(this.source, `${selectTaught} AND c.id = $2`, [clubId, classId]);
-    return found.flatMap(taughtClass)[0] ?? { classId, day: session.day, lengthMinutes: session.lengthMinutes, items: [] };
+    return found.flatMap(taughtClass)[0] ?? { classId, day: session.day, lengthMinutes: session.lengthMinutes, items: [], visits: [] };
   }
 }
 
 const selectTaught = `
-  SELECT c.id, to_char(c.day, 'YYYY-MM-DD') AS day, c.length_minutes, l.document,
+  SELECT c.id, to_char(c.day, 'YYYY-MM-DD') AS day, c.length_minutes, c.visits, l.document,
          (SELECT jsonb_object_agg(i.item_id, jsonb_build_object('planned', i.planned_seconds, 'real', i.real_seconds))
           FROM item_time i WHERE i.class_id = c.id) AS times
   FROM class_session c JOIN class_plan l ON l.class_id = c.id
   WHERE c.club_id = $1`;
 
 /** @returns nothing for a plan that cannot be read */
-function taughtClass({ id, day, length_minutes: lengthMinutes, document, times }: TaughtRow): readonly TaughtClass[] {
+function taughtClass({ id, day, length_minutes: lengthMinutes, document, times, visits }: TaughtRow): readonly TaughtClass[] {
   const plan = openPlan(document);
   if (!plan.ok) return [];
   const items = plan.value.sections.flatMap(({ kind, items }) =>
@@ -61,5 +62,5 @@ function taughtClass({ id, day, length_minutes: lengthMinutes, document, times }
       return time ? [{ itemId, section: kind, movement, plannedSeconds: time.planned, realSeconds: time.real }] : [];
     }),
   );
-  return [{ classId: id, day, lengthMinutes, items }];
+  return [{ classId: id, day, lengthMinutes, items, visits }];
 }

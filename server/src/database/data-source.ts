@@ -24,6 +24,7 @@ import { HealthNotes1764500000000 } from './migrations/1764500000000-health-note
 import { SoundGround1764600000000 } from './migrations/1764600000000-sound-ground.js';
 import { Families1765000000000 } from './migrations/1765000000000-families.js';
 import { Voice1765100000000 } from './migrations/1765100000000-voice.js';
+import { Visits1765200000000 } from './migrations/1765200000000-visits.js';
 import { TheCalendar1764900000000 } from './migrations/1764900000000-the-calendar.js';
 import { TwentyMinutes1764800000000 } from './migrations/1764800000000-twenty-minutes.js';
 import { WaysOfTeaching1764700000000 } from './migrations/1764700000000-ways-of-teaching.js';
@@ -68,6 +69,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       TheCalendar1764900000000,
       Families1765000000000,
       Voice1765100000000,
+      Visits1765200000000,
     ],
     // run by `prepare`, by one process at a time
     migrationsRun: false,

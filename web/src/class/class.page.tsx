@@ -19,6 +19,7 @@ import { palette } from '../shared/palette';
 import { TextButton } from '../shared/text-button';
 import { offerUndo } from '../shared/undo-bar';
 import { dayText, sectionWords } from '../shared/words';
+import { Chapters } from './parts/chapters';
 import { ClassNote } from './parts/class-note';
 import { MarksGiven } from './parts/marks-given';
 import { RescheduleDialog } from './parts/reschedule-dialog';
@@ -87,7 +88,10 @@ function OneClass({ page }: { readonly page: ClassPageResponse }) {
       <Panel label={t`What was planned`}>
         <Standing page={page} taught={taught} />
         {stored ? (
-          <Order page={page} plan={stored.plan} taught={taught} library={library} />
+          <>
+            <Order page={page} plan={stored.plan} taught={taught} library={library} />
+            <Chapters page={page} taught={taught} library={library} />
+          </>
         ) : (
           <Message
             title={t`Not planned`}

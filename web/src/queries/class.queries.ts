@@ -9,7 +9,7 @@ import type {
   StoredPlan,
   TemplateResponse,
 } from '@leiter/contract';
-import { writePlan, type ClassPlan, type ItemTime } from '@leiter/core';
+import { writePlan, type ClassPlan, type ItemTime, type Visit } from '@leiter/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { api, ApiError } from '../shared/api';
 import { putIn } from '../shared/put-in';
@@ -121,8 +121,9 @@ export function useTeachingNoted(classId: string) {
   });
 }
 
-export function storeItemTimes(classId: string, times: readonly ItemTime[]): Promise<undefined> {
-  return api<undefined>('PUT', `classes/${classId}/item-times`, { times });
+/** @param visits what was done one after the other, as often as it was */
+export function storeItemTimes(classId: string, times: readonly ItemTime[], visits: readonly Visit[]): Promise<undefined> {
+  return api<undefined>('PUT', `classes/${classId}/item-times`, { times, visits });
 }
 
 /** All classes of a group, the newest first. */

@@ -20,7 +20,7 @@ import { CellInspector } from './parts/cell-inspector';
 import { MarkTable } from './parts/mark-table';
 import { MarksByThumb } from './parts/marks-by-thumb';
 import { RefusedMarks } from './parts/refused-marks';
-import { useMarkSheet, type MarkSheet } from './parts/use-mark-sheet';
+import { useMarkSheet, type MarkSheet } from '../marking/use-mark-sheet';
 
 const keys: readonly (readonly [string, string])[] = [
   ['1 2 3 4', t`not yet, with help, alone, clean`],

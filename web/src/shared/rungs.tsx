@@ -9,15 +9,19 @@ interface Props {
   /** Met long ago: the rails are broken lines. */
   readonly isFading?: boolean;
   readonly height?: number;
+  /** `night`: on a dark ground. */
+  readonly tone?: 'paper' | 'night';
 }
 
 /** How well something was shown, as a ladder of three rungs: the one sign for it on every page. */
-export function Rungs({ climbed, isMet = false, isFading = false, height = 18 }: Props) {
+export function Rungs({ climbed, isMet = false, isFading = false, height = 18, tone = 'paper' }: Props) {
+  const isNight = tone === 'night';
+  const climbedColour = isNight ? '#E6C35C' : palette.primary;
   return (
     <svg width={(height * 14) / 18} height={height} viewBox="0 0 14 18" aria-hidden="true" style={{ flexShrink: 0, display: 'block' }}>
       <path
         d="M2 1v16M12 1v16"
-        stroke={isMet ? palette.primary : palette.ink}
+        stroke={isMet ? climbedColour : isNight ? palette.nightSoft : palette.ink}
         strokeWidth={isMet ? 2.6 : 1.4}
         strokeLinecap="round"
         {...(isFading ? { strokeDasharray: '2.5 3' } : {})}
@@ -29,7 +33,7 @@ export function Rungs({ climbed, isMet = false, isFading = false, height = 18 }:
           x2="12"
           y1={14 - rung * 5}
           y2={14 - rung * 5}
-          stroke={rung < climbed ? palette.primary : '#CFC6B2'}
+          stroke={rung < climbed ? climbedColour : isNight ? '#4A5A5F' : '#CFC6B2'}
           strokeWidth={rung < climbed ? 3 : 1.4}
         />
       ))}

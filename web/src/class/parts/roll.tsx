@@ -6,7 +6,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { AttendanceChoice } from '../../record/parts/attendance-choice';
+import { AttendanceChoice } from '../../marking/attendance-choice';
 import { setRoll, useAttendance } from '../../queries/class.queries';
 import { palette } from '../../shared/palette';
 import { offerUndo } from '../../shared/undo-bar';

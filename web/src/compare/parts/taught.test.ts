@@ -15,6 +15,7 @@ const taught = (classId: string, ...items: readonly TaughtItem[]): TaughtClass =
   day: '2026-11-02',
   lengthMinutes: 45,
   items,
+  visits: [],
 });
 
 describe('classes that were taught', () => {

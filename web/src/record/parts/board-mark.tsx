@@ -17,8 +17,8 @@ import { palette } from '../../shared/palette';
 import { offerUndo } from '../../shared/undo-bar';
 import { dayText, markWords } from '../../shared/words';
 import { CellInspector } from './cell-inspector';
-import { changedMark, requestFor, withdrawalFor, type GivenMark, type MarkCell, type MarkChange } from './mark-grid';
-import { MarkGlyph } from './mark-glyph';
+import { changedMark, requestFor, withdrawalFor, type GivenMark, type MarkCell, type MarkChange } from '../../marking/mark-grid';
+import { MarkGlyph } from '../../marking/mark-glyph';
 
 interface Props {
   readonly row: BoardRow;

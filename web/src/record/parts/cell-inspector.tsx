@@ -11,8 +11,8 @@ import { TextButton } from '../../shared/text-button';
 import { useTyped } from '../../shared/use-typed';
 import { criterionText } from '../../shared/criterion-text';
 import { helpWords } from '../../shared/words';
-import type { MarkCell, MarkChange } from './mark-grid';
-import { MarkGlyph } from './mark-glyph';
+import type { MarkCell, MarkChange } from '../../marking/mark-grid';
+import { MarkGlyph } from '../../marking/mark-glyph';
 
 /** The cell that is chosen: what to look for, what is asked, and all that can be marked, by mouse. */
 export function CellInspector({

@@ -6,10 +6,10 @@ import { Link } from 'react-router';
 import { isBehindDialog, isTyping } from '../../shared/page-keys';
 import { palette } from '../../shared/palette';
 import { helpWords } from '../../shared/words';
-import { AttendanceChoice, nextAttendance } from './attendance-choice';
-import { isTakingBack, markOfKey, type MarkCell } from './mark-grid';
-import { MarkGlyph } from './mark-glyph';
-import type { MarkSheet } from './use-mark-sheet';
+import { AttendanceChoice, nextAttendance } from '../../marking/attendance-choice';
+import { isTakingBack, markOfKey, type MarkCell } from '../../marking/mark-grid';
+import { MarkGlyph } from '../../marking/mark-glyph';
+import type { MarkSheet } from '../../marking/use-mark-sheet';
 
 export interface Place {
   readonly row: number;

@@ -10,11 +10,11 @@ import { ChoiceBar } from '../../shared/choice-bar';
 import { palette } from '../../shared/palette';
 import { Rungs } from '../../shared/rungs';
 import { markWords } from '../../shared/words';
-import { AttendanceChoice } from './attendance-choice';
+import { AttendanceChoice } from '../../marking/attendance-choice';
 import { CellInspector } from './cell-inspector';
-import type { MarkCell, MarkColumn } from './mark-grid';
+import type { MarkCell, MarkColumn } from '../../marking/mark-grid';
 import { detailOf } from './mark-table';
-import type { MarkSheet } from './use-mark-sheet';
+import type { MarkSheet } from '../../marking/use-mark-sheet';
 
 type By = 'child' | 'skill';
 

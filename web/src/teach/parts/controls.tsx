@@ -3,7 +3,6 @@ import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ReactNode } from 'react';
-import { Link } from 'react-router';
 import { palette } from '../../shared/palette';
 import type { Teaching } from '../run/use-teaching';
 
@@ -12,15 +11,16 @@ interface Props {
   readonly isPaused: boolean;
   /** The work of the item has not begun. */
   readonly isExplaining: boolean;
-  readonly classId: string;
+  readonly showsMarks: boolean;
+  readonly onMarks: () => void;
   /** Something is to be called out. */
   readonly onCall: () => void;
 }
 
 /** What can be pressed while a class is taught; all of it has a key as well. */
-export function Controls({ live, isPaused, isExplaining, classId, onCall }: Props) {
+export function Controls({ live, isPaused, isExplaining, showsMarks, onMarks, onCall }: Props) {
   return (
-    <Box sx={{ position: 'absolute', right: 36, top: 64, display: 'flex', gap: 1 }}>
+    <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
       {isExplaining && (
         <Press
           onPress={() => {
@@ -56,6 +56,9 @@ export function Controls({ live, isPaused, isExplaining, classId, onCall }: Prop
           <Trans>Put off</Trans>
         </Press>
       )}
+      <Press onPress={live.onceMore}>
+        <Trans>Once more</Trans>
+      </Press>
       {live.canUndo && (
         <Press onPress={live.undo}>
           <Trans>Undo</Trans>
@@ -64,18 +67,25 @@ export function Controls({ live, isPaused, isExplaining, classId, onCall }: Prop
       <Press onPress={onCall}>
         <Trans>Call</Trans>
       </Press>
-      <Button variant="outlined" sx={look} component={Link} to={`/classes/${classId}/marks`}>
-        <Trans>Mark</Trans>
-      </Button>
+      <Press onPress={onMarks} isOn={showsMarks}>
+        <Trans>Marks</Trans>
+      </Press>
     </Box>
   );
 }
 
 const look = { color: palette.cream, borderColor: '#4A5A5F', minWidth: 0, fontSize: 14 } as const;
 
-function Press({ onPress, children }: { readonly onPress: () => void; readonly children: ReactNode }) {
+interface PressProps {
+  readonly onPress: () => void;
+  /** Where it switches something: whether it is on. */
+  readonly isOn?: boolean;
+  readonly children: ReactNode;
+}
+
+function Press({ onPress, isOn, children }: PressProps) {
   return (
-    <Button variant="outlined" sx={look} onClick={onPress}>
+    <Button variant="outlined" sx={look} onClick={onPress} {...(isOn === undefined ? {} : { 'aria-pressed': isOn })}>
       {children}
     </Button>
   );

@@ -10,8 +10,6 @@ import { countOf, paceWords, sideWords, stepWords, type SideWords } from '../run
 
 interface Props {
   readonly position: Position;
-  readonly clock: string;
-  readonly endsAt: string;
   /** What is said before the first movement; shown while it is said. */
   readonly talk: readonly string[];
   /** What is done at home; shown while it is told. */
@@ -22,12 +20,33 @@ interface Props {
   readonly stance: Stance;
   /** True while the work waits for the signal. */
   readonly isWaiting: boolean;
+  /** True where the children stand beside it: there is less room. */
+  readonly hasPanel: boolean;
   /** What would end the class on time; nothing while it does. */
   readonly offer: ReactNode;
 }
 
+/** Where in the class this is, and when it ends. */
+export function StageTop({ position, clock, endsAt }: { readonly position: Position; readonly clock: string; readonly endsAt: string }) {
+  return (
+    <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 2, p: '22px 36px 0', fontSize: 23, color: palette.nightSoft }}>
+      <span>
+        {position.timed && whereWords(position.timed)}{' '}
+        <Box component="span" sx={{ ml: 2 }}>
+          {clock}
+        </Box>
+      </span>
+      <Box component="span" sx={{ whiteSpace: 'nowrap' }}>
+        <Trans>
+          ends <strong style={{ color: palette.cream }}>{endsAt}</strong> · {paceWords(position)}
+        </Trans>
+      </Box>
+    </Box>
+  );
+}
+
 /** What is taught now, to be read from three metres away. */
-export function StageView({ position, clock, endsAt, talk, homeTask, nameOf, instead, stance, isWaiting, offer }: Props) {
+export function StageView({ position, talk, homeTask, nameOf, instead, stance, isWaiting, hasPanel, offer }: Props) {
   const { timed, next } = position;
   if (!timed) return null;
   const { movement, item } = timed;
@@ -39,28 +58,15 @@ export function StageView({ position, clock, endsAt, talk, homeTask, nameOf, ins
     return tier ? [{ name, ...tier }] : [];
   });
   return (
-    <Box sx={{ flex: 1, minWidth: 0, p: '26px 36px 20px', display: 'flex', flexDirection: 'column', height: '100%' }}>
-      <Box sx={{ display: 'flex', justifyContent: 'space-between', fontSize: 23, color: palette.nightSoft }}>
-        <span>
-          {whereWords(timed)}{' '}
-          <Box component="span" sx={{ ml: 2 }}>
-            {clock}
-          </Box>
-        </span>
-        <span>
-          <Trans>
-            ends <strong style={{ color: palette.cream }}>{endsAt}</strong> · {paceWords(position)}
-          </Trans>
-        </span>
-      </Box>
+    <Box sx={{ flex: 1, minWidth: 0, p: '10px 36px 20px', display: 'flex', flexDirection: 'column', minHeight: 0 }}>
       <Box
         component="h1"
         sx={{
           fontFamily: headingFont,
-          fontSize: movement.name.length > 22 ? 72 : 92,
+          fontSize: nameSize(movement.name, hasPanel),
           lineHeight: 1.05,
           fontWeight: 700,
-          m: '62px 0 6px',
+          m: '8px 0 6px',
           color: palette.cream,
         }}
       >
@@ -130,6 +136,12 @@ export function StageView({ position, clock, endsAt, talk, homeTask, nameOf, ins
       </Box>
     </Box>
   );
+}
+
+/** In pixels: a name of usual length stays in one line. */
+function nameSize({ length }: string, hasPanel: boolean): number {
+  const most = hasPanel ? 15 : 22;
+  return length <= most ? 92 : length <= most * 1.4 ? 68 : 54;
 }
 
 /** Who leads, what is called, who helps, what else they may do: what the plan says of it beyond how much. */

@@ -12,7 +12,7 @@ export function VoiceSign({ voice, go, onGo }: { readonly voice: Voice; readonly
   const { isOn, state, switchOn, wake } = voice;
   const words = voiceWords(state);
   return (
-    <Box sx={{ position: 'absolute', left: 36, top: 64, display: 'flex', alignItems: 'center', gap: 1 }}>
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
       <Button
         variant="outlined"
         sx={look}

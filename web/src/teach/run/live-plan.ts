@@ -19,10 +19,28 @@ const leastMissingSeconds = 60;
 
 /** The plan with what was changed while it was taught; what does not fit it any more is left out. */
 export function livePlan(plan: ClassPlan, edits: readonly PlanEdit[]): ClassPlan {
-  return edits.reduce((current, edit) => {
-    const done = applyEdits(current, [edit], () => '');
+  return edits.reduce((current, edit, index) => {
+    const done = applyEdits(current, [edit], () => onceMoreId(index));
     return done.ok ? done.value : current;
   }, plan);
+}
+
+/** The id of an item that came into the plan by the edit at an index. */
+const onceMoreId = (index: number): string => `more-${String(index)}`;
+
+/** An item once more, behind itself: it is known by then. */
+export function onceMoreEdits(itemId: string, edits: readonly PlanEdit[]): readonly PlanEdit[] {
+  return [
+    { kind: 'double', item: itemId },
+    { kind: 'set-familiarity', item: onceMoreId(edits.length), familiarity: 'routine' },
+  ];
+}
+
+/** The item of the stored plan that was done: one that was done once more is the same. */
+export function plannedItem(itemId: string, edits: readonly PlanEdit[]): string {
+  const by = edits.findIndex((edit, index) => edit.kind === 'double' && onceMoreId(index) === itemId);
+  const edit = edits[by];
+  return edit?.kind === 'double' ? plannedItem(edit.item, edits) : itemId;
 }
 
 /** The move that puts an item off: behind the next one. Null in a circuit, and where nothing comes after it that may be done before. */

@@ -33,6 +33,27 @@ export function keepEdits(classId: string, edits: readonly PlanEdit[]): void {
   localStorage.setItem(editsKey(classId), JSON.stringify(edits));
 }
 
+const planKey = (classId: string): string => `leiter-run-plan-${classId}`;
+
+/** The plan a class began with, as it was kept; null where there is none, or none that can be read. */
+export function heldPlan(classId: string): { readonly version: number; readonly plan: unknown } | null {
+  try {
+    const kept: unknown = JSON.parse(localStorage.getItem(planKey(classId)) ?? 'null');
+    if (typeof kept !== 'object' || kept === null || !('version' in kept) || !('plan' in kept)) return null;
+    return typeof kept.version === 'number' ? { version: kept.version, plan: kept.plan } : null;
+  } catch {
+    return null;
+  }
+}
+
+export function holdPlan(classId: string, held: { readonly version: number; readonly plan: object }): void {
+  localStorage.setItem(planKey(classId), JSON.stringify(held));
+}
+
+export function forgetHeldPlan(classId: string): void {
+  localStorage.removeItem(planKey(classId));
+}
+
 export function forgetRun(classId: string): void {
   localStorage.removeItem(key(classId));
   localStorage.removeItem(editsKey(classId));

@@ -67,6 +67,51 @@ describe('a plan that is taught', () => {
     expect([now(taught), order(taught.current.plan), taught.current.canUndo]).toEqual(['a', ['a', 'b', 'game', 'down'], false]);
   });
 
+  it('does an item once more, known by then, which counts to the item it was', () => {
+    const taught = teach();
+    press(taught, ({ start }) => {
+      start('by-itself');
+    });
+    press(taught, (teaching) => {
+      teaching.onceMore();
+    });
+    press(taught, (teaching) => {
+      teaching.onceMore();
+    });
+    expect(order(taught.current.plan)).toEqual(['a', 'more-2', 'more-0', 'b', 'game', 'down']);
+    expect(['a', 'more-0', 'more-2', 'b'].map(taught.current.plannedItem)).toEqual(['a', 'a', 'a', 'b']);
+    press(taught, ({ move }) => {
+      move('on');
+    });
+    expect([now(taught), taught.current.position?.timed?.item.familiarity]).toEqual(['more-2', 'routine']);
+    press(taught, (teaching) => {
+      teaching.onceMore();
+    });
+    expect(taught.current.plannedItem('more-4')).toBe('a');
+  });
+
+  it('takes presses of all kinds back one after the other', () => {
+    const taught = teach();
+    const undone: string[] = [];
+    press(taught, ({ start }) => {
+      start('by-itself');
+    });
+    press(taught, ({ move }) => {
+      move('on');
+    });
+    press(taught, ({ pressed }) => {
+      pressed(() => undone.push('mark'));
+    });
+    press(taught, ({ undo }) => {
+      undo();
+    });
+    expect([undone, now(taught)]).toEqual([['mark'], 'b']);
+    press(taught, ({ undo }) => {
+      undo();
+    });
+    expect([undone, now(taught)]).toEqual([['mark'], 'a']);
+  });
+
   it('is as it was changed after the page was loaded anew, until the class is over', () => {
     const taught = teach();
     press(taught, ({ start }) => {

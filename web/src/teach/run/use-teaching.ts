@@ -9,7 +9,7 @@ import {
   type RunMove,
 } from '@leiter/core';
 import { useCallback, useMemo, useState } from 'react';
-import { livePlan, putOffEdit } from './live-plan';
+import { livePlan, onceMoreEdits, plannedItem, putOffEdit } from './live-plan';
 import { monotonicNow } from './monotonic-clock';
 import { keepEdits, keptEdits } from './run-store';
 import { useRun, type LiveRun } from './use-run';
@@ -17,10 +17,9 @@ import { useRun, type LiveRun } from './use-run';
 /** As many presses as can be taken back. */
 const mostPast = 30;
 
-interface Before {
-  readonly run: Run;
-  readonly edits: readonly PlanEdit[];
-}
+/** What a press is taken back to: the run and the plan as they were, or whatever takes back a press of another kind. */
+type Before =
+  { readonly kind: 'run'; readonly run: Run; readonly edits: readonly PlanEdit[] } | { readonly kind: 'other'; readonly undo: () => void };
 
 export interface Teaching extends LiveRun {
   /** The plan as it is taught, and reckoned. */
@@ -28,11 +27,17 @@ export interface Teaching extends LiveRun {
   readonly evaluation: ReturnType<typeof evaluatePlan>;
   readonly canPutOff: boolean;
   readonly putOff: () => void;
+  /** The item comes once more, behind itself. */
+  readonly onceMore: () => void;
+  /** The item of the stored plan that an item of this one is. */
+  readonly plannedItem: (itemId: string) => string;
   /** Changes what is still to come. */
   readonly take: (edits: readonly PlanEdit[]) => void;
   readonly canUndo: boolean;
-  /** Takes back the last press: of on, back, begin, put off, take. Time that passed meanwhile has passed. */
+  /** Takes back the last press: of on, back, begin, put off, take, a mark. Time that passed meanwhile has passed. */
   readonly undo: () => void;
+  /** Takes a press that changed nothing of the run among those that can be taken back: a mark. */
+  readonly pressed: (undo: () => void) => void;
 }
 
 /** A class that is taught on a plan that may be changed meanwhile: put off, fitted to the clock, taken back. */
@@ -46,7 +51,7 @@ export function useTeaching(classId: string, stored: ClassPlan, library: Library
   const { run, move, put, forget } = live;
 
   const note = (): void => {
-    if (run) setPast([...past.slice(1 - mostPast), { run, edits }]);
+    if (run) setPast([...past.slice(1 - mostPast), { kind: 'run', run, edits }]);
   };
   const change = useCallback(
     (next: readonly PlanEdit[]): void => {
@@ -75,6 +80,12 @@ export function useTeaching(classId: string, stored: ClassPlan, library: Library
       put(putOff(run, items, later, monotonicNow()));
       change(next);
     },
+    onceMore: () => {
+      if (!timed || timed.item.circuit !== undefined) return;
+      note();
+      change([...edits, ...onceMoreEdits(timed.item.id, edits)]);
+    },
+    plannedItem: (itemId) => plannedItem(itemId, edits),
     take: (taken) => {
       note();
       change([...edits, ...taken]);
@@ -83,8 +94,15 @@ export function useTeaching(classId: string, stored: ClassPlan, library: Library
     undo: () => {
       if (!last) return;
       setPast(past.slice(0, -1));
+      if (last.kind === 'other') {
+        last.undo();
+        return;
+      }
       put(last.run);
       change(last.edits);
+    },
+    pressed: (undo) => {
+      setPast([...past.slice(1 - mostPast), { kind: 'other', undo }]);
     },
     forget: () => {
       forget();

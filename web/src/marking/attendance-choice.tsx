@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import type { Attendance, ExpectedChild } from '@leiter/contract';
-import { ChoiceBar } from '../../shared/choice-bar';
+import { ChoiceBar } from '../shared/choice-bar';
 
 export const attendanceWords: Readonly<Record<Attendance, string>> = {
   present: t`there`,

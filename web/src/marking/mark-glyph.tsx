@@ -1,9 +1,9 @@
 import { t } from '@lingui/core/macro';
 import Box from '@mui/material/Box';
 import { marks, type Mark } from '@leiter/core';
-import { palette } from '../../shared/palette';
-import { Rungs } from '../../shared/rungs';
-import { markWords } from '../../shared/words';
+import { palette } from '../shared/palette';
+import { Rungs } from '../shared/rungs';
+import { markWords } from '../shared/words';
 
 /** A mark as three rungs of which none to all are climbed, with its word. */
 export function MarkGlyph({ mark, isWaiting = false }: { readonly mark: Mark; readonly isWaiting?: boolean }) {

@@ -2,11 +2,11 @@ import { plural, t } from '@lingui/core/macro';
 import type { Attendance, ClassPageResponse, ExpectedChild, GroupBoardResponse } from '@leiter/contract';
 import { currentObservations, groupBy, type Library } from '@leiter/core';
 import { useMemo, useRef, useState } from 'react';
-import { useTaughtClass } from '../../queries/calendar.queries';
-import { setRoll, useAttendance } from '../../queries/class.queries';
-import { giveMark, useMarkQueue } from '../../queries/mark-queue';
-import { useSession } from '../../queries/session.queries';
-import { offerUndo } from '../../shared/undo-bar';
+import { useTaughtClass } from '../queries/calendar.queries';
+import { setRoll, useAttendance } from '../queries/class.queries';
+import { giveMark, useMarkQueue } from '../queries/mark-queue';
+import { useSession } from '../queries/session.queries';
+import { offerUndo } from '../shared/undo-bar';
 import {
   changedMark,
   givenMark,

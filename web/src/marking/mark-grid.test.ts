@@ -2,7 +2,7 @@ import { aMovement } from '@leiter/core/testing';
 import type { GroupBoardResponse, ObservationResponse } from '@leiter/contract';
 import { libraryOf, type ClassPlan } from '@leiter/core';
 import { describe, expect, it } from 'vitest';
-import { aClassPage } from '../../testing/makers';
+import { aClassPage } from '../testing/makers';
 import { changedMark, givenMark, markColumns, markOfKey, occasionOf, offeredSkills, requestFor, type MarkCell } from './mark-grid';
 
 const faults = [

@@ -19,7 +19,7 @@ import {
   type Movement,
   type ObservedSide,
 } from '@leiter/core';
-import type { WaitingMark } from '../../queries/mark-queue';
+import type { WaitingMark } from '../queries/mark-queue';
 
 /** A column of the sheet: a movement, on one side where it has two. */
 export interface MarkColumn {

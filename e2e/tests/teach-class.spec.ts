@@ -1,0 +1,112 @@
+import type { Page } from '@playwright/test';
+import { ask, expect, freshClass, signIn, test, type Leiter } from './leiter.js';
+
+const item = (id: string, movement: string, seconds: number) => ({
+  id,
+  movement,
+  dose: { kind: 'timed', seconds },
+  sides: 'none',
+  tiers: ['core'],
+  familiarity: 'routine',
+});
+
+/** Puts a plan of its own into a class. */
+async function plan(page: Page, leiter: Leiter, id: string, version: number, items: readonly object[], focus: readonly string[]) {
+  const data = { version, plan: { v: 1, focus, sections: [{ id: 'skill', kind: 'skill', items }] } };
+  const saved = await page.request.put(`${leiter.url}/api/classes/${id}/plan`, { data, headers: { origin: leiter.url } });
+  expect(saved.status(), await saved.text()).toBe(200);
+}
+
+async function teach(page: Page, leiter: Leiter, id: string): Promise<void> {
+  await page.goto(`${leiter.url}/classes/${id}/teach`);
+  await expect(page.getByText(/coming$/)).toBeVisible();
+  const note = page.getByLabel('How have you dealt with this?');
+  if (await note.isVisible()) await note.fill('They know it well.');
+  await page.getByRole('button', { name: /start/i }).click();
+  await expect(page.getByRole('timer')).toBeVisible();
+}
+
+/** The line that says what comes after the item. */
+const comesNext = (page: Page) => page.locator('span', { hasText: /^Next\S/ });
+
+interface ClassPage {
+  readonly class: { readonly note: string | null; readonly endedAt: string | null };
+  readonly observations: readonly {
+    readonly id: string;
+    readonly mark: string;
+    readonly supersedes: string | null;
+    readonly isWithdrawal: boolean;
+  }[];
+}
+
+test('A class is marked by one key each, an item comes once more, and after it all is kept with chapters', async ({ page, leiter }) => {
+  await page.clock.install();
+  await signIn(page, leiter, 'owner');
+  const id = await freshClass(page, 'gymnastics');
+  await plan(page, leiter, id, 0, [item('jog', 'jog-on-the-spot', 420), item('land', 'landing-position', 420)], ['landing-position']);
+  await teach(page, leiter, id);
+  const marks = page.getByRole('region', { name: 'Marks of this class' });
+  await expect(marks).toBeHidden();
+  await page.clock.fastForward(430_000);
+  await expect(page.getByRole('heading', { level: 1, name: 'Landing position' })).toBeVisible();
+
+  const next = marks.getByText(/^watch next: /);
+  const first = ((await next.textContent()) ?? '').replace('watch next: ', '');
+  await page.keyboard.press('3');
+  await expect(next).not.toHaveText(`watch next: ${first}`);
+  const row = marks.getByRole('listitem').filter({ hasText: first });
+  await expect(row).toContainText('alone');
+  const stored = async () => (await ask<ClassPage>(page, `classes/${id}`)).observations;
+  await expect.poll(async () => (await stored()).map(({ mark }) => mark)).toEqual(['alone']);
+  await page.keyboard.press('z');
+  await expect(next).toHaveText(`watch next: ${first}`);
+  await expect.poll(async () => (await stored()).map(({ isWithdrawal }) => isWithdrawal)).toEqual([undefined, true]);
+  await page.keyboard.press('4');
+  await expect(row).toContainText('clean');
+
+  await page.keyboard.press('o');
+  await expect(comesNext(page)).toContainText('Landing position');
+  await page.clock.fastForward(430_000);
+  await expect(comesNext(page)).toContainText('the end');
+  await page.keyboard.press('PageDown');
+  await expect(page.getByRole('heading', { name: 'The class is over' })).toBeVisible();
+  const open = page.getByRole('region', { name: 'Not looked at yet' });
+  await expect(open).toContainText('Landing position:');
+  await expect(open).not.toContainText(first);
+  await page.getByLabel('Note of this class').fill('Soft landings at last.');
+  await page.getByRole('button', { name: 'To the page of the class' }).click();
+  const chapters = page.getByRole('region', { name: 'Chapters' });
+  // what was done once more follows at once: one chapter
+  await expect(chapters.locator('pre')).toHaveText(/^0:00 Jog on the spot\n7:\d\d Landing position$/);
+  await chapters.getByLabel('The recording began at').fill('-1:00');
+  await expect(chapters.locator('pre')).toHaveText(/^1:00 Jog on the spot\n8:\d\d Landing position$/);
+  const kept = await ask<ClassPage>(page, `classes/${id}`);
+  expect(kept.class.note).toBe('Soft landings at last.');
+  expect(kept.class.endedAt).not.toBeNull();
+});
+
+test('A plan that somebody changes while it is taught is asked about when the next item begins', async ({ page, leiter }) => {
+  await page.clock.install();
+  await signIn(page, leiter, 'owner');
+  const id = await freshClass(page, 'gymnastics');
+  const [jog, land, bear] = [item('jog', 'jog-on-the-spot', 420), item('land', 'landing-position', 420), item('bear', 'bear-walk', 300)];
+  await plan(page, leiter, id, 0, [jog, land], []);
+  await teach(page, leiter, id);
+  const told = page.waitForResponse((answer) => answer.url().endsWith(`/api/classes/${id}`));
+  await plan(page, leiter, id, 1, [jog, land, bear], []);
+  await told;
+  const asked = page.getByRole('region', { name: 'The plan was changed' });
+  await page.clock.fastForward(60_000);
+  await expect(comesNext(page)).toContainText('Landing position');
+  await expect(asked).toBeHidden();
+  await page.keyboard.press('PageDown');
+  await expect(asked).toContainText('new: Bear walk');
+  await expect(comesNext(page)).toContainText('the end');
+  // what was begun with holds over a reload
+  await page.reload();
+  await expect(comesNext(page)).toContainText('the end');
+  await page.keyboard.press('Space');
+  await asked.getByRole('button', { name: 'Teach the new one' }).click();
+  await expect(comesNext(page)).toContainText('Bear walk');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Landing position');
+});

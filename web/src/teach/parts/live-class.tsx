@@ -1,0 +1,252 @@
+import { t } from '@lingui/core/macro';
+import Box from '@mui/material/Box';
+import type { ClassPageResponse, StoredPlan } from '@leiter/contract';
+import { evaluationContextOf } from '@leiter/contract/evaluation-context';
+import { groupBy, homeTaskLines, safetyTalkOf, usualVoice, waitsForSignal, type Evaluation, type Library } from '@leiter/core';
+import { DateTime } from 'luxon';
+import { useEffect, useMemo, useState } from 'react';
+import { useTeachingNoted } from '../../queries/class.queries';
+import { useClassContext } from '../../queries/evaluation';
+import { useGroupBoard } from '../../queries/record.queries';
+import { useSession } from '../../queries/session.queries';
+import { KeysHelp } from '../../shared/keys-help';
+import { lateStart, offerNow } from '../run/live-plan';
+import { useHeldPlan } from '../run/use-held-plan';
+import { teachKeys, useTeachKeys } from '../run/use-keys';
+import { useTeaching } from '../run/use-teaching';
+import { useWakeLock } from '../run/use-wake-lock';
+import { useCalls } from '../voice/use-calls';
+import { useVoice } from '../voice/use-voice';
+import { AfterClass } from './after-class';
+import { BeforeClass } from './before-class';
+import { CallerPanel } from './caller-panel';
+import { CallingStage } from './calling-stage';
+import { Controls } from './controls';
+import { Dark } from './dark';
+import { LiveLadder } from './live-ladder';
+import { Offer, PlanChanged } from './offer';
+import { StageTop, StageView } from './stage-view';
+import { VoiceSign } from './voice-sign';
+import { WatchPanel } from './watch-panel';
+import { markableNow } from './markable-now';
+
+/** A class that has a plan: before it begins, while it is taught, and when it is over. */
+export function LiveClass({
+  page,
+  stored,
+  library,
+}: {
+  readonly page: ClassPageResponse;
+  readonly stored: StoredPlan;
+  readonly library: Library;
+}) {
+  const session = useSession().data;
+  const context = useClassContext(page);
+  const held = useHeldPlan(page.class.id, stored);
+  const live = useTeaching(page.class.id, held.plan, library, context);
+  const board = useGroupBoard(page.class.groupId).data;
+  const { plan, evaluation, position } = live;
+  const { items } = evaluation.timeline;
+  const talk = useMemo(
+    () => safetyTalkOf(evaluation.timeline, evaluation.versions, evaluationContextOf(page).children, library),
+    [evaluation, page, library],
+  );
+  const homeTask = useMemo(() => homeTaskLines(plan.homeTask, library), [plan, library]);
+  const nameOf = (slug: string): string => library.get(slug)?.name ?? slug;
+  const settings = session?.voice ?? usualVoice;
+  const calling = useCalls(page, library, settings.countLanguage);
+  const [isChoosingCalls, setChoosingCalls] = useState(false);
+  const [showsMarks, setShowsMarks] = useState(true);
+  const voice = useVoice(live.run, items, settings, { callsOf: calling.callsOf, aside: calling.now?.aside ?? null });
+  const noted = useTeachingNoted(page.class.id);
+  const isOver = position !== null && position.timed === null;
+  const isPaused = position?.isPaused ?? false;
+  useEffect(() => {
+    document.title = t`${page.class.groupName}, live – Leiter`;
+  }, [page.class.groupName]);
+  useWakeLock(live.run !== null && !isOver);
+  const isWaiting = live.run !== null && position?.timed ? waitsForSignal(live.run, position.timed) : false;
+  const late = live.run ? lateStart(page.class, session?.club.timeZone ?? 'utc', live.run.startedAt) : 0;
+  // looked at anew every quarter of a minute: it takes a moment
+  const missing = position
+    ? Math.ceil((position.behindSeconds + late + evaluation.timeline.totalSeconds - page.class.lengthMinutes * 60) / 15) * 15
+    : 0;
+  const itemIndex = live.run?.itemIndex ?? 0;
+  const offer = useMemo(
+    () => (live.run ? offerNow(live.run, items, plan, library, context, missing) : null),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- of the run it reads which item it is at
+    [itemIndex, items, plan, library, context, missing],
+  );
+  const takeOffer = (): void => {
+    if (offer && offer.steps.length > 0) live.take(offer.steps.map(({ edit }) => edit));
+  };
+  const { now: moment } = live;
+  const { now: round, stop } = calling;
+  useEffect(() => {
+    // a pause is for everything
+    if (round && (moment > round.endsAt || isPaused || isOver)) stop();
+  }, [round, moment, isPaused, isOver, stop]);
+  // what came in the middle of an item is asked about when the next one begins
+  const { newer } = held;
+  const [cameAt, setCameAt] = useState<{ readonly version: number; readonly itemIndex: number } | null>(null);
+  if (newer && cameAt?.version !== newer.version) setCameAt({ version: newer.version, itemIndex });
+  const isAskingForPlan = newer !== null && cameAt !== null && (itemIndex !== cameAt.itemIndex || isPaused);
+
+  useTeachKeys({
+    wake: () => void voice.wake(),
+    space: () => {
+      live.move(isPaused ? 'resume' : isWaiting ? 'go' : 'pause');
+    },
+    on: () => {
+      live.move(isWaiting ? 'go' : 'on');
+    },
+    back: () => {
+      live.move('back');
+    },
+    go: () => {
+      live.move('go');
+    },
+    take: takeOffer,
+    putOff: live.putOff,
+    onceMore: live.onceMore,
+    undo: live.undo,
+    call: () => {
+      if (!live.run) return;
+      if (round) stop();
+      else setChoosingCalls(!isChoosingCalls);
+    },
+    voice: () => {
+      voice.switchOn(!voice.isOn);
+    },
+    signal: () => {
+      live.setGo(live.run?.go === 'on-signal' ? 'by-itself' : 'on-signal');
+    },
+    marks: () => {
+      setShowsMarks(!showsMarks);
+    },
+  });
+
+  if (!live.run || !position)
+    return (
+      <BeforeClass
+        page={page}
+        evaluation={evaluation}
+        library={library}
+        voice={voice}
+        onStart={(stopsNote) => {
+          held.hold();
+          // the first word is heard from its beginning
+          void voice.wake().then(() => {
+            live.start(settings.go);
+          });
+          noted.mutate({ teaching: 'started', ...(stopsNote === '' ? {} : { stopsNote }) });
+          void document.documentElement.requestFullscreen().catch(() => undefined);
+        }}
+      />
+    );
+  const isExplaining = position.step?.kind === 'explain' || position.step?.kind === 'go-to';
+  const elapsed = position.timed ? position.timed.seconds - position.remainingSeconds : 0;
+  const left =
+    evaluation.timeline.totalSeconds - (position.timed ? position.timed.startSecond + elapsed : evaluation.timeline.totalSeconds);
+  const watched = board ? markableNow(items, position.itemIndex, plan, board, page) : null;
+  const stepSide = position.step && 'side' in position.step ? position.step.side : null;
+  const side = stepSide === 'left' || stepSide === 'right' ? stepSide : null;
+  return (
+    <Dark>
+      <Box sx={{ display: 'flex', height: '100%' }}>
+        <LiveLadder items={items} itemIndex={position.itemIndex} elapsedShare={position.timed ? elapsed / position.timed.seconds : 0} />
+        {isOver ? (
+          <AfterClass
+            page={page}
+            board={board}
+            library={library}
+            live={live}
+            onStored={() => {
+              live.forget();
+              held.letGo();
+            }}
+          />
+        ) : (
+          <Box sx={{ flex: 1, minWidth: 0, position: 'relative', display: 'flex', flexDirection: 'column', height: '100%' }}>
+            <StageTop
+              position={position}
+              clock={DateTime.now().toFormat('HH:mm')}
+              endsAt={DateTime.now().plus({ seconds: left }).toFormat('HH:mm')}
+            />
+            <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1, p: '8px 36px 0', flexWrap: 'wrap' }}>
+              <VoiceSign voice={voice} go={live.run.go} onGo={live.setGo} />
+              <Controls
+                live={live}
+                isPaused={isPaused}
+                isExplaining={isExplaining}
+                showsMarks={showsMarks && watched !== null}
+                onMarks={() => {
+                  setShowsMarks(!showsMarks);
+                }}
+                onCall={() => {
+                  setChoosingCalls(true);
+                }}
+              />
+            </Box>
+            <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
+              <StageView
+                position={position}
+                talk={talk}
+                homeTask={homeTask}
+                nameOf={nameOf}
+                instead={insteadOf(position.timed?.item.id, evaluation, page, library)}
+                stance={settings.stance}
+                isWaiting={isWaiting}
+                hasPanel={showsMarks && watched !== null}
+                offer={
+                  isAskingForPlan ? (
+                    <PlanChanged newer={newer} plan={held.plan} library={library} onTake={held.takeNewer} onRefuse={held.refuseNewer} />
+                  ) : (
+                    offer && <Offer fit={offer} missing={missing} plan={plan} library={library} onTake={takeOffer} />
+                  )
+                }
+              />
+              {showsMarks && watched && board && (
+                <WatchPanel
+                  page={page}
+                  board={board}
+                  library={library}
+                  movement={watched}
+                  side={watched.slug === position.timed?.movement.slug ? side : null}
+                  onPressed={live.pressed}
+                />
+              )}
+            </Box>
+            {round && <CallingStage calling={round} now={moment} library={library} onStop={stop} />}
+            {isChoosingCalls && !round && (
+              <CallerPanel
+                calling={calling}
+                onClose={() => {
+                  setChoosingCalls(false);
+                }}
+              />
+            )}
+          </Box>
+        )}
+      </Box>
+      <KeysHelp keys={teachKeys} />
+    </Dark>
+  );
+}
+
+/** What those do who do another movement than the item says, each with their names: `Jog on the spot: Mei H., Mikko S.`. */
+function insteadOf(
+  itemId: string | undefined,
+  { versions }: Evaluation,
+  { children }: ClassPageResponse,
+  library: Library,
+): readonly string[] {
+  const nameOf = (childId: string): string => children.find(({ id }) => id === childId)?.name ?? '';
+  const others = groupBy(
+    versions.filter((version) => version.itemId === itemId && version.tier === 'instead'),
+    ({ movement }) => movement,
+  );
+  return [...others].map(
+    ([movement, own]) => `${library.get(movement)?.name ?? movement}: ${own.map(({ childId }) => nameOf(childId)).join(', ')}`,
+  );
+}
