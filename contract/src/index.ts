@@ -90,3 +90,4 @@ export {
   type ComingClass,
   type TodayResponse,
 } from './calendar.js';
+export { PressRequest, RemoteRequest, StageRequest, type Press, type PressBody, type RemoteMade, type StageView } from './remote.js';

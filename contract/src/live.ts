@@ -2,9 +2,10 @@ import { IsBoolean, IsUUID, Matches, ValidateIf } from 'class-validator';
 import type { Attendance } from './class.js';
 import type { ObservationResponse } from './observation.js';
 import { id, notAnId } from './names.js';
+import type { PressRequest } from './remote.js';
 
 /** What open pages are told of, as it happens. */
-export const topics = ['plan', 'mark', 'attendance', 'class', 'calendar', 'ladder', 'presence'] as const;
+export const topics = ['plan', 'mark', 'attendance', 'class', 'calendar', 'ladder', 'presence', 'press'] as const;
 export type Topic = (typeof topics)[number];
 
 /** Who has a class open, in which tab, and what is looked at. */
@@ -24,7 +25,9 @@ export type LiveEvent =
   | { readonly topic: 'class'; readonly classId: string }
   | { readonly topic: 'calendar' }
   | { readonly topic: 'ladder'; readonly programme: string; readonly version: number; readonly savedBy: string }
-  | { readonly topic: 'presence'; readonly classId: string; readonly here: readonly Presence[] };
+  | { readonly topic: 'presence'; readonly classId: string; readonly here: readonly Presence[] }
+  /** Pressed beside the device that teaches a class; the tab that teaches does it, once. */
+  | ({ readonly topic: 'press'; readonly classId: string } & Readonly<PressRequest>);
 
 /** Says that a person has a class open in a tab, again every few seconds, and once when it is left. */
 export class PresenceRequest {

@@ -18,6 +18,7 @@ import { SessionGuard } from './people/session.guard.js';
 import { PlansModule } from './plans/plans.module.js';
 import { PlanFilesModule } from './plan-files/plan-files.module.js';
 import { RecordModule } from './record/record.module.js';
+import { RemoteModule } from './remote/remote.module.js';
 import { StaffModule } from './staff/staff.module.js';
 import { SyllabusModule } from './syllabus/syllabus.module.js';
 import { TidyModule } from './tidy/tidy.module.js';
@@ -47,6 +48,7 @@ export class AppModule {
         PlansModule,
         PlanFilesModule,
         RecordModule,
+        RemoteModule,
         TodayModule,
         VoiceModule,
         DemoModule,

@@ -65,7 +65,7 @@ export async function makeApp(settings: AppSettings): Promise<NestExpressApplica
     }),
     refuseForeign(publicUrl),
     // what is told as it happens is told at once
-    compression({ filter: (request, response) => !request.path.endsWith('/api/events') && compression.filter(request, response) }),
+    compression({ filter: (request, response) => !request.path.endsWith('/events') && compression.filter(request, response) }),
   );
   app.use('/api', noStore, sessions.handler, readBody);
   app.useGlobalPipes(contractPipe());

@@ -1,11 +1,11 @@
 import { randomUUID } from 'node:crypto';
-import { get, type IncomingMessage } from 'node:http';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { makeApp } from '../src/app.js';
 import { demoPassword } from '../src/demo/demo-people.js';
 import { testApp, type Agent, type TestApp } from './test-app.js';
+import { ToldPage } from './told-page.js';
 
 let club: TestApp;
 /** A second server process on the same database. */
@@ -35,60 +35,8 @@ afterAll(async () => {
   await club.close();
 });
 
-interface Message {
-  readonly id: string | null;
-  readonly event: string;
-  readonly data: { readonly topic?: string } & Readonly<Record<string, unknown>>;
-}
-
-/** An open page that reads what happens. */
-class Page {
-  readonly messages: Message[] = [];
-  isOver = false;
-  private text = '';
-  private constructor(private readonly response: IncomingMessage) {
-    response.setEncoding('utf8');
-    response.on('data', (chunk: string) => {
-      this.text += chunk;
-      const blocks = this.text.split('\n\n');
-      this.text = blocks.pop() ?? '';
-      for (const block of blocks) {
-        const field = (name: string): string | null => new RegExp(`^${name}: (.*)$`, 'm').exec(block)?.[1] ?? null;
-        const data = field('data');
-        if (data !== null)
-          this.messages.push({ id: field('id'), event: field('event') ?? 'message', data: JSON.parse(data) as Message['data'] });
-      }
-    });
-    response.on('close', () => (this.isOver = true));
-  }
-
-  static open(app: NestExpressApplication, agent: Agent, lastId?: string): Promise<Page> {
-    const { port } = app.getHttpServer().address() as { port: number };
-    const headers = { cookie: cookies.get(agent) ?? '', ...(lastId === undefined ? {} : { 'last-event-id': lastId }) };
-    return new Promise((resolve, reject) => {
-      get({ host: '127.0.0.1', port, path: '/api/events', headers }, (response) => {
-        if (response.statusCode !== 200) reject(new Error(String(response.statusCode)));
-        else resolve(new Page(response));
-      }).on('error', reject);
-    });
-  }
-
-  async until(what: (messages: readonly Message[]) => boolean): Promise<void> {
-    for (let tries = 0; tries < 200; tries += 1) {
-      if (what(this.messages)) return;
-      await new Promise((resolve) => setTimeout(resolve, 25));
-    }
-    throw new Error(`not told: ${JSON.stringify(this.messages).slice(0, 500)}`);
-  }
-
-  of(topic: string): readonly Message[] {
-    return this.messages.filter(({ data }) => data.topic === topic);
-  }
-
-  close(): void {
-    this.response.destroy();
-  }
-}
+const openPage = (app: NestExpressApplication, agent: Agent, lastId?: string): Promise<ToldPage> =>
+  ToldPage.open(app, { cookie: cookies.get(agent) ?? '', lastId });
 
 const mark = (childId: string) => ({
   childId,
@@ -104,7 +52,7 @@ const mark = (childId: string) => ({
 
 describe('what happens in the club', () => {
   it('is told to pages at every server process: a plan, a mark, attendance, who is here', async () => {
-    const [near, far] = [await Page.open(club.app, here), await Page.open(other, there)];
+    const [near, far] = [await openPage(club.app, here), await openPage(other, there)];
     const coming = (await here.get('/api/coming-classes').expect(200)).body.find(
       (one: { class: { hasPlan: boolean } | null }) => one.class && !one.class.hasPlan,
     );
@@ -139,7 +87,7 @@ describe('what happens in the club', () => {
 
   it('while a page was away is told when it comes back, in order, nothing lost and nothing twice', async () => {
     const [child] = (await here.get('/api/children').expect(200)).body;
-    const page = await Page.open(club.app, here);
+    const page = await openPage(club.app, here);
     await here.put(`/api/observations/${randomUUID()}`).send(mark(child.id)).expect(200);
     await page.until(() => page.of('mark').length === 1);
     const last = page.messages.at(-1)?.id ?? '';
@@ -147,7 +95,7 @@ describe('what happens in the club', () => {
     const ids = Array.from({ length: 30 }, () => randomUUID());
     await Promise.all(ids.map((id, nth) => (nth % 2 === 0 ? here : there).put(`/api/observations/${id}`).send(mark(child.id)).expect(200)));
     // it comes back to another process
-    const again = await Page.open(other, there, last);
+    const again = await openPage(other, there, last);
     await again.until(() => again.of('mark').length === 30);
     const told = again.of('mark').map(({ data }) => (data['mark'] as { id: string }).id);
     expect(told.toSorted()).toEqual(ids.toSorted());
@@ -158,7 +106,7 @@ describe('what happens in the club', () => {
   });
 
   it('that is not kept any more is said to be: everything is to be read anew', async () => {
-    const page = await Page.open(club.app, here, '0');
+    const page = await openPage(club.app, here, '0');
     await page.until((messages) => messages.length > 0);
     expect(page.messages[0]?.event).toBe('reset');
     page.close();
@@ -167,7 +115,7 @@ describe('what happens in the club', () => {
   it('is told to nobody of another club, and no longer to who is put away or signed out', async () => {
     const amara = await signedIn(club.app, 'dance');
     const kenji = await signedIn(other, 'martial-arts');
-    const [signedOut, putAway] = [await Page.open(club.app, amara), await Page.open(other, kenji)];
+    const [signedOut, putAway] = [await openPage(club.app, amara), await openPage(other, kenji)];
     await amara.delete('/api/session').expect(204);
     const person = (await here.get('/api/people').expect(200)).body.find(({ name }: { name: string }) => name.startsWith('Kenji'));
     await here
@@ -183,7 +131,7 @@ describe('what happens in the club', () => {
   });
 
   it('is told again after the line to the database was lost', async () => {
-    const page = await Page.open(club.app, here);
+    const page = await openPage(club.app, here);
     await club.source.query(
       `SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = current_database() AND application_name = 'leiter notices'`,
     );

@@ -25,6 +25,22 @@ const mark = (said: object) => ({
   ...said,
 });
 
+const stage = () => ({
+  tab: randomUUID(),
+  item: 'Jog',
+  what: 'Go',
+  side: null,
+  next: null,
+  remainingSeconds: 10,
+  isPaused: false,
+  isWaiting: false,
+  isOver: false,
+  canPutOff: false,
+  canUndo: false,
+  watch: null,
+  done: [],
+});
+
 type Method = 'get' | 'post' | 'put' | 'patch' | 'delete';
 interface Foreign {
   readonly method: Method;
@@ -236,6 +252,20 @@ const routes: Readonly<Record<string, 'no ids' | 'public' | readonly Foreign[]>>
       status: 404,
     },
   ],
+  'PUT /api/classes/{id}/stage': [{ method: 'put', path: () => `/api/classes/${theirs.class}/stage`, body: stage, status: 404 }],
+  'GET /api/classes/{id}/stage/events': [{ method: 'get', path: () => `/api/classes/${theirs.class}/stage/events`, status: 404 }],
+  'POST /api/classes/{id}/presses': [
+    {
+      method: 'post',
+      path: () => `/api/classes/${theirs.class}/presses`,
+      body: () => ({ id: randomUUID(), tab: randomUUID(), press: 'on' }),
+      status: 404,
+    },
+  ],
+  'POST /api/classes/{id}/remote': [{ method: 'post', path: () => `/api/classes/${theirs.class}/remote`, status: 404 }],
+  'POST /api/remote': 'public',
+  'GET /api/remote/events': 'public',
+  'POST /api/remote/presses': 'public',
   'PUT /api/observations/{id}': [
     { method: 'put', path: () => `/api/observations/${randomUUID()}`, body: () => mark({}), status: 404 },
     {

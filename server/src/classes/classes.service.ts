@@ -220,6 +220,12 @@ export class ClassesService {
            WHERE club_id = $1 AND id = $2`,
           [clubId, id, request.teaching === 'ended'],
         );
+      // whoever stood beside it stands beside nothing any more
+      if (request.teaching === 'ended' || request.teaching === 'not-at-all') {
+        await manager.query('DELETE FROM remote_link WHERE club_id = $1 AND class_id = $2', [clubId, id]);
+        await manager.query('DELETE FROM stage WHERE club_id = $1 AND class_id = $2', [clubId, id]);
+        await manager.query(`SELECT pg_notify('leiter_stage', $1)`, [id]);
+      }
       if (request.stopsNote !== undefined)
         await manager.query('UPDATE class_session SET stops_note = $3 WHERE club_id = $1 AND id = $2', [clubId, id, request.stopsNote]);
       if (request.note !== undefined)

@@ -25,6 +25,7 @@ import { SoundGround1764600000000 } from './migrations/1764600000000-sound-groun
 import { Families1765000000000 } from './migrations/1765000000000-families.js';
 import { Voice1765100000000 } from './migrations/1765100000000-voice.js';
 import { Visits1765200000000 } from './migrations/1765200000000-visits.js';
+import { Remote1765300000000 } from './migrations/1765300000000-remote.js';
 import { TheCalendar1764900000000 } from './migrations/1764900000000-the-calendar.js';
 import { TwentyMinutes1764800000000 } from './migrations/1764800000000-twenty-minutes.js';
 import { WaysOfTeaching1764700000000 } from './migrations/1764700000000-ways-of-teaching.js';
@@ -70,6 +71,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       Families1765000000000,
       Voice1765100000000,
       Visits1765200000000,
+      Remote1765300000000,
     ],
     // run by `prepare`, by one process at a time
     migrationsRun: false,

@@ -3,9 +3,17 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import pg from 'pg';
 import { DataSource } from 'typeorm';
 
-/** What the database tells every server process (triggers of the migration sound-ground). */
-export type NoticeChannel = 'leiter_event' | 'leiter_library' | 'leiter_person' | 'leiter_session' | 'leiter_presence';
-const channels: readonly NoticeChannel[] = ['leiter_event', 'leiter_library', 'leiter_person', 'leiter_session', 'leiter_presence'];
+const channels = [
+  'leiter_event',
+  'leiter_library',
+  'leiter_person',
+  'leiter_session',
+  'leiter_presence',
+  'leiter_stage',
+  'leiter_press',
+] as const;
+/** What the database tells every server process (triggers of the migration sound-ground, and services that notify). */
+export type NoticeChannel = (typeof channels)[number];
 
 interface Listener {
   readonly told: (payload: string) => void;

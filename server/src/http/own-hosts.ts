@@ -1,5 +1,9 @@
+import type { IncomingMessage } from 'node:http';
 import type { NextFunction, Request, RequestHandler, Response } from 'express';
 import { answerProblem } from './answer-problem.js';
+
+/** Requests that came through the door to the network (remote/lan-door.service): it has looked at their address and their path. */
+export const fromNetwork = new WeakSet<IncomingMessage>();
 
 const loopback: ReadonlySet<string> = new Set(['127.0.0.1', 'localhost', '[::1]', '::1']);
 
@@ -20,7 +24,7 @@ export function refuseForeign(publicUrl: URL | null): RequestHandler {
   return (request: Request, response: Response, next: NextFunction): void => {
     const host = request.headers.host ?? '';
     const name = host.replace(/:\d+$/, '').toLowerCase();
-    if (!loopback.has(name) && name !== publicUrl?.hostname) {
+    if (!loopback.has(name) && name !== publicUrl?.hostname && !fromNetwork.has(request)) {
       answerProblem(response, 421, 'Leiter does not answer under this name.');
       return;
     }

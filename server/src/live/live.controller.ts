@@ -3,13 +3,13 @@ import { PresenceRequest, type LiveEvent, type Presence } from '@leiter/contract
 import { Body, Controller, Get, Headers, HttpCode, Param, ParseUUIDPipe, Put, Req, Res } from '@nestjs/common';
 import type { Request, Response } from 'express';
 import { NoticesService } from '../database/notices.service.js';
+import { openEventStream } from '../http/event-stream.js';
 import { ProblemException } from '../http/problem.js';
 import type { Asker } from '../people/asker.js';
 import { PeopleService } from '../people/people.service.js';
 import { AskedBy, ForEverybody } from '../people/session.guard.js';
 import { LiveService } from './live.service.js';
 
-const pulseMilliseconds = 15_000;
 /** So many pages of one person are told; a browser that forgets to close them does not hold the server. */
 const mostStreams = 30;
 
@@ -40,34 +40,35 @@ export class LiveController {
     const since = lastId !== undefined && /^\d{1,15}$/.test(lastId) ? Number(lastId) : null;
     const { newest, isWhole } = await this.live.position(asker.clubId, since);
     this.streams.set(asker.id, open + 1);
-    response.writeHead(200, {
-      'Content-Type': 'text/event-stream; charset=utf-8',
-      'Cache-Control': 'no-store, no-transform',
-      'X-Accel-Buffering': 'no',
-      Connection: 'keep-alive',
+    const stream = openEventStream(request, response, {
+      onPulse: () => void check(),
+      onEnd: () => {
+        stopReading();
+        stopSession();
+        stopPerson();
+        const left = (this.streams.get(asker.id) ?? 1) - 1;
+        if (left > 0) this.streams.set(asker.id, left);
+        else this.streams.delete(asker.id);
+      },
     });
     const begin = isWhole && since !== null ? since : newest;
-    response.write(`retry: 1000\nevent: ${isWhole ? 'ready' : 'reset'}\nid: ${String(begin)}\ndata: {}\n\n`);
+    stream.write(`retry: 1000\nevent: ${isWhole ? 'ready' : 'reset'}\nid: ${String(begin)}\ndata: {}\n\n`);
     const stopReading = this.live.add({
       clubId: asker.clubId,
       last: begin,
       tell: (event, id) => {
-        response.write(messageOf(event, id));
+        stream.write(messageOf(event, id));
       },
     });
-    const pulse = setInterval(() => {
-      response.write(':\n\n');
-      void check();
-    }, pulseMilliseconds);
     const isSame = async (): Promise<boolean> => (await this.people.asker(asker.id))?.role === asker.role;
     const check = async (): Promise<void> => {
       // who was put away, or has another role by now, is not told any more
-      if (!(await isSame().catch(() => true))) end();
+      if (!(await isSame().catch(() => true))) stream.end();
     };
     const session = createHash('md5').update(request.sessionID).digest('hex');
     const stopSession = this.notices.on('leiter_session', {
       told: (ended) => {
-        if (ended === session) end();
+        if (ended === session) stream.end();
       },
       missed: () => undefined,
     });
@@ -77,21 +78,6 @@ export class LiveController {
       },
       missed: () => undefined,
     });
-    let isOver = false;
-    const end = (): void => {
-      if (isOver) return;
-      isOver = true;
-      clearInterval(pulse);
-      stopReading();
-      stopSession();
-      stopPerson();
-      const left = (this.streams.get(asker.id) ?? 1) - 1;
-      if (left > 0) this.streams.set(asker.id, left);
-      else this.streams.delete(asker.id);
-      response.end();
-    };
-    request.on('close', end);
-    response.on('error', end);
   }
 
   /** Says that a class is open in a tab, and on which item; again every few seconds, and once when it is left. */

@@ -111,9 +111,14 @@ export class LiveService implements OnApplicationShutdown {
     return found.map(({ tab, id, name, item_id: itemId }) => ({ tab, classId, person: { id, name }, itemId }));
   }
 
+  /** Tells the open pages of a club at this process something that is not kept. */
+  tell(clubId: string, event: LiveEvent): void {
+    for (const reader of this.readers.get(clubId) ?? []) reader.tell(event, null);
+  }
+
   private async tellWhoIsHere(clubId: string, classId: string): Promise<void> {
     const here = await this.whoIsHere(clubId, classId);
-    for (const reader of this.readers.get(clubId) ?? []) reader.tell({ topic: 'presence', classId, here }, null);
+    this.tell(clubId, { topic: 'presence', classId, here });
   }
 
   /** Reads what is new for a club; told again while it reads, it reads once more. */

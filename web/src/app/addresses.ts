@@ -14,6 +14,7 @@ interface Address {
 export const addresses: readonly Address[] = [
   { path: '/sign-in', page: 'account/sign-in', asks: ['welcome'], isOutside: true },
   { path: '/invitation/:token', page: 'account/invitation', asks: [], isOutside: true },
+  { path: '/remote', page: 'remote/remote', asks: [], isOutside: true },
   { path: '/', page: 'today/today', asks: ['today', 'library'] },
   { path: '/week', page: 'week/week', asks: ['groups'] },
   { path: '/week/:day', page: 'week/week', asks: ['groups', 'weeks/:day'] },
@@ -21,6 +22,7 @@ export const addresses: readonly Address[] = [
   { path: '/classes/:id/plan', page: 'plan/plan', asks: ['classes/:id', 'library', 'plan-templates'] },
   { path: '/classes/:id/compare', page: 'compare/compare', asks: ['classes/:id', 'library'] },
   { path: '/classes/:id/teach', page: 'teach/teach', asks: ['classes/:id', 'library'] },
+  { path: '/classes/:id/beside', page: 'remote/beside', asks: ['classes/:id', 'library'] },
   { path: '/classes/:id/marks', page: 'record/marks', asks: ['classes/:id', 'library'] },
   { path: '/groups/:id', page: 'record/board', asks: ['groups/:id/board', 'library', 'syllabuses'] },
   { path: '/children', page: 'children/children', asks: ['children', 'groups', 'boards', 'syllabuses'] },

@@ -46,6 +46,7 @@ export function showLiveEvent(event: LiveEvent): void {
       refreshSoon(['board']);
       return;
     case 'presence':
+    case 'press':
       return;
   }
 }

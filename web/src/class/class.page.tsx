@@ -64,6 +64,11 @@ function OneClass({ page }: { readonly page: ClassPageResponse }) {
               <Trans>Teach</Trans>
             </ButtonLink>
           )}
+          {session.taughtAt !== null && session.endedAt === null && (
+            <ButtonLink to={`${to}/beside`}>
+              <Trans>Beside it</Trans>
+            </ButtonLink>
+          )}
           <ButtonLink to={`${to}/marks`}>
             <Trans>Marks</Trans>
           </ButtonLink>

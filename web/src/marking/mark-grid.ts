@@ -21,6 +21,9 @@ import {
 } from '@leiter/core';
 import type { WaitingMark } from '../queries/mark-queue';
 
+/** Of a group’s board: what is asked of its children, and where they stand. */
+export type Standings = Pick<GroupBoardResponse, 'columns' | 'rows'>;
+
 /** A column of the sheet: a movement, on one side where it has two. */
 export interface MarkColumn {
   readonly key: string;
@@ -68,7 +71,7 @@ export interface OfferedSkills {
  */
 export function offeredSkills(
   plan: ClassPlan | null,
-  board: GroupBoardResponse,
+  board: Standings,
   children: ReadonlySet<string>,
   done: ReadonlySet<string> | null,
 ): OfferedSkills {
@@ -84,7 +87,7 @@ export function offeredSkills(
   return { focus: plan.focus, more };
 }
 
-export function requirementFor(row: BoardRow | undefined, board: GroupBoardResponse, movement: string): RequirementResponse | null {
+export function requirementFor(row: BoardRow | undefined, board: Standings, movement: string): RequirementResponse | null {
   const grade = board.columns.find(({ gradeId }) => gradeId === row?.nextGradeId);
   return grade?.requirements.find((one) => one.movement === movement) ?? null;
 }

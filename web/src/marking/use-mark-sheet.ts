@@ -1,5 +1,5 @@
 import { plural, t } from '@lingui/core/macro';
-import type { Attendance, ClassPageResponse, ExpectedChild, GroupBoardResponse } from '@leiter/contract';
+import type { Attendance, ClassPageResponse, ExpectedChild } from '@leiter/contract';
 import { currentObservations, groupBy, type Library } from '@leiter/core';
 import { useMemo, useRef, useState } from 'react';
 import { useTaughtClass } from '../queries/calendar.queries';
@@ -21,6 +21,7 @@ import {
   type MarkColumn,
   type MarkFacts,
   type OfferedSkills,
+  type Standings,
 } from './mark-grid';
 
 /** A step that can be undone: what stood in a cell, or what the roll said of a child. */
@@ -47,7 +48,7 @@ export interface MarkSheet {
 }
 
 /** What is marked in a class, and all that is done to it, however it is shown. */
-export function useMarkSheet(page: ClassPageResponse, board: GroupBoardResponse, library: Library): MarkSheet {
+export function useMarkSheet(page: ClassPageResponse, board: Standings, library: Library): MarkSheet {
   const { children } = page;
   const classId = page.class.id;
   const today = useSession().data?.today ?? page.class.day;

@@ -6,7 +6,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { ClassPageResponse } from '@leiter/contract';
 import { clockText, itemTotals, wordsOf, type Evaluation, type Library } from '@leiter/core';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { palette } from '../../shared/palette';
 import type { Voice } from '../voice/use-voice';
@@ -19,12 +19,17 @@ export function BeforeClass({
   evaluation,
   library,
   voice,
+  phone,
+  onPhone,
   onStart,
 }: {
   readonly page: ClassPageResponse;
   readonly evaluation: Evaluation;
   readonly library: Library;
   readonly voice: Voice;
+  /** The code for a phone, while it is shown. */
+  readonly phone: ReactNode;
+  readonly onPhone: () => void;
   readonly onStart: (stopsNote: string) => void;
 }) {
   const stops = evaluation.findings.filter(({ severity, acceptedBecause }) => severity === 'stop' && acceptedBecause === undefined);
@@ -32,6 +37,7 @@ export function BeforeClass({
   const coming = page.children.filter(({ attendance }) => attendance !== 'absent');
   return (
     <Dark>
+      {phone}
       <Box sx={{ maxWidth: 900, height: '100%', overflowY: 'auto', mx: 'auto', pt: 7, px: 4 }}>
         <Typography component="h1" sx={{ fontSize: 54, fontWeight: 700, lineHeight: 1.1 }}>
           {page.class.groupName}
@@ -111,6 +117,14 @@ export function BeforeClass({
             sx={{ color: palette.cream, borderColor: palette.nightSoft, fontSize: 18 }}
           >
             <Trans>Back to the plan</Trans>
+          </Button>
+          <Button
+            variant="outlined"
+            size="large"
+            onClick={onPhone}
+            sx={{ color: palette.cream, borderColor: palette.nightSoft, fontSize: 18 }}
+          >
+            <Trans>A phone as remote</Trans>
           </Button>
         </Box>
         <VoiceProgress voice={voice} />

@@ -15,10 +15,12 @@ interface Props {
   readonly onMarks: () => void;
   /** Something is to be called out. */
   readonly onCall: () => void;
+  /** A phone is to be a remote. */
+  readonly onPhone: () => void;
 }
 
 /** What can be pressed while a class is taught; all of it has a key as well. */
-export function Controls({ live, isPaused, isExplaining, showsMarks, onMarks, onCall }: Props) {
+export function Controls({ live, isPaused, isExplaining, showsMarks, onMarks, onCall, onPhone }: Props) {
   return (
     <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
       {isExplaining && (
@@ -66,6 +68,9 @@ export function Controls({ live, isPaused, isExplaining, showsMarks, onMarks, on
       )}
       <Press onPress={onCall}>
         <Trans>Call</Trans>
+      </Press>
+      <Press onPress={onPhone}>
+        <Trans>Phone</Trans>
       </Press>
       <Press onPress={onMarks} isOn={showsMarks}>
         <Trans>Marks</Trans>

@@ -28,6 +28,10 @@ import { Offer, PlanChanged } from './offer';
 import { StageTop, StageView } from './stage-view';
 import { VoiceSign } from './voice-sign';
 import { WatchPanel } from './watch-panel';
+import { useWatch } from '../../marking/use-watch';
+import { PhoneDialog } from '../remote/phone-dialog';
+import { stageShown } from '../remote/stage-shown';
+import { useStage } from '../remote/use-stage';
 import { markableNow } from './markable-now';
 
 /** A class that has a plan: before it begins, while it is taught, and when it is over. */
@@ -45,6 +49,7 @@ export function LiveClass({
   const held = useHeldPlan(page.class.id, stored);
   const live = useTeaching(page.class.id, held.plan, library, context);
   const board = useGroupBoard(page.class.groupId).data;
+  const [isShowingPhone, setShowingPhone] = useState(false);
   const { plan, evaluation, position } = live;
   const { items } = evaluation.timeline;
   const talk = useMemo(
@@ -126,6 +131,47 @@ export function LiveClass({
     },
   });
 
+  const watched = board && position ? markableNow(items, position.itemIndex, plan, board, page) : null;
+  const stepSide = position?.step && 'side' in position.step ? position.step.side : null;
+  const side = stepSide === 'left' || stepSide === 'right' ? stepSide : null;
+  const watch = useWatch(page, board, library, watched, watched && watched.slug === position?.timed?.movement.slug ? side : null);
+  useStage(page.class.id, position && stageShown(live, position, watch, isWaiting), ({ press, childId, mark }) => {
+    switch (press) {
+      case 'on':
+      case 'back':
+      case 'pause':
+      case 'resume':
+      case 'go':
+        live.move(press);
+        return;
+      case 'put-off':
+        live.putOff();
+        return;
+      case 'once-more':
+        live.onceMore();
+        return;
+      case 'undo':
+        live.undo();
+        return;
+      case 'mark':
+      case 'take-back': {
+        const cell = watch?.rows.find(({ id }) => id === childId)?.cell;
+        if (!cell) return;
+        if (press === 'take-back') watch.takeBack(cell);
+        else if (mark !== undefined) watch.change(cell, { kind: 'mark', mark });
+        live.pressed(watch.undo);
+      }
+    }
+  });
+  const phone = isShowingPhone && (
+    <PhoneDialog
+      classId={page.class.id}
+      onClose={() => {
+        setShowingPhone(false);
+      }}
+    />
+  );
+
   if (!live.run || !position)
     return (
       <BeforeClass
@@ -133,6 +179,10 @@ export function LiveClass({
         evaluation={evaluation}
         library={library}
         voice={voice}
+        phone={phone}
+        onPhone={() => {
+          setShowingPhone(true);
+        }}
         onStart={(stopsNote) => {
           held.hold();
           // the first word is heard from its beginning
@@ -148,9 +198,6 @@ export function LiveClass({
   const elapsed = position.timed ? position.timed.seconds - position.remainingSeconds : 0;
   const left =
     evaluation.timeline.totalSeconds - (position.timed ? position.timed.startSecond + elapsed : evaluation.timeline.totalSeconds);
-  const watched = board ? markableNow(items, position.itemIndex, plan, board, page) : null;
-  const stepSide = position.step && 'side' in position.step ? position.step.side : null;
-  const side = stepSide === 'left' || stepSide === 'right' ? stepSide : null;
   return (
     <Dark>
       <Box sx={{ display: 'flex', height: '100%' }}>
@@ -179,12 +226,15 @@ export function LiveClass({
                 live={live}
                 isPaused={isPaused}
                 isExplaining={isExplaining}
-                showsMarks={showsMarks && watched !== null}
+                showsMarks={showsMarks && watch !== null}
                 onMarks={() => {
                   setShowsMarks(!showsMarks);
                 }}
                 onCall={() => {
                   setChoosingCalls(true);
+                }}
+                onPhone={() => {
+                  setShowingPhone(true);
                 }}
               />
             </Box>
@@ -197,7 +247,7 @@ export function LiveClass({
                 instead={insteadOf(position.timed?.item.id, evaluation, page, library)}
                 stance={settings.stance}
                 isWaiting={isWaiting}
-                hasPanel={showsMarks && watched !== null}
+                hasPanel={showsMarks && watch !== null}
                 offer={
                   isAskingForPlan ? (
                     <PlanChanged newer={newer} plan={held.plan} library={library} onTake={held.takeNewer} onRefuse={held.refuseNewer} />
@@ -206,16 +256,7 @@ export function LiveClass({
                   )
                 }
               />
-              {showsMarks && watched && board && (
-                <WatchPanel
-                  page={page}
-                  board={board}
-                  library={library}
-                  movement={watched}
-                  side={watched.slug === position.timed?.movement.slug ? side : null}
-                  onPressed={live.pressed}
-                />
-              )}
+              {showsMarks && watch && <WatchPanel watch={watch} onPressed={live.pressed} />}
             </Box>
             {round && <CallingStage calling={round} now={moment} library={library} onStop={stop} />}
             {isChoosingCalls && !round && (
@@ -229,6 +270,7 @@ export function LiveClass({
           </Box>
         )}
       </Box>
+      {phone}
       <KeysHelp keys={teachKeys} />
     </Dark>
   );

@@ -1,66 +1,28 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
-import type { ClassPageResponse, GroupBoardResponse } from '@leiter/contract';
-import { isSided, marks, watchOrder, type Library, type Mark, type Movement } from '@leiter/core';
-import { useEffect, useRef, useState } from 'react';
+import { marks, type Mark } from '@leiter/core';
+import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { isTakingBack, markColumns, markOfKey, type MarkCell, type MarkChange } from '../../marking/mark-grid';
-import { useMarkSheet } from '../../marking/use-mark-sheet';
+import { isTakingBack, markOfKey, type MarkCell, type MarkChange } from '../../marking/mark-grid';
+import type { Watch } from '../../marking/use-watch';
 import { headingFont, palette } from '../../shared/palette';
 import { Rungs } from '../../shared/rungs';
 import { markWords } from '../../shared/words';
 
 interface Props {
-  readonly page: ClassPageResponse;
-  readonly board: GroupBoardResponse;
-  readonly library: Library;
-  /** What is taught now, or was the last that can be marked. */
-  readonly movement: Movement;
-  /** The side that is done now; null where none is. */
-  readonly side: 'left' | 'right' | null;
+  readonly watch: Watch;
   /** Takes a press into those that can be taken back. */
   readonly onPressed: (undo: () => void) => void;
 }
 
 /** The children beside the stage: who is to be looked at next comes first, and a mark is one key. */
-export function WatchPanel({ page, board, library, movement, side, onPressed }: Props) {
-  const sheet = useMarkSheet(page, board, library);
+export function WatchPanel({ watch, onPressed }: Props) {
+  const { movement, side, rows, setSide, undo } = watch;
   const [wanted, setWanted] = useState<string | null>(null);
-  const [ownSide, setOwnSide] = useState<{ readonly of: string; readonly side: 'left' | 'right' } | null>(null);
-  // a press is taken back on what is known then, not on what was known when it was made
-  const latest = useRef(sheet);
-  useEffect(() => {
-    latest.current = sheet;
-  });
-  const undo = (): void => {
-    latest.current.undo();
-  };
-  const columns = markColumns([movement.slug], library);
-  // what was chosen by hand holds until the side changes by itself
-  const of = `${movement.slug} ${side ?? ''}`;
-  const shown = ownSide?.of === of ? ownSide.side : (side ?? 'left');
-  const column = columns.find((one) => one.side === shown || one.side === 'none');
-  if (!column) return null;
-  const rows = watchOrder(
-    sheet.children.map((child) => {
-      const cell = sheet.cellOf(child.id, column);
-      const row = board.rows.find(({ childId }) => childId === child.id);
-      const standing = row?.cells.find(({ requirementId }) => requirementId === cell.requirement?.id);
-      return {
-        id: child.id,
-        name: child.name,
-        cell,
-        isThere: child.attendance !== 'absent' && child.attendance !== 'watched',
-        isMarked: cell.mark !== null,
-        unseenForDays: standing?.unseenForDays ?? null,
-        isAsked: cell.requirement !== null,
-      };
-    }),
-  );
   const chosen = rows.find(({ id }) => id === wanted) ?? rows[0];
   const give = (cell: MarkCell, change: MarkChange): void => {
-    sheet.change(cell, change);
+    watch.change(cell, change);
     onPressed(undo);
     // a mark is the whole of it: the next child; help and faults belong to the same
     setWanted(change.kind === 'mark' ? null : cell.childId);
@@ -78,9 +40,9 @@ export function WatchPanel({ page, board, library, movement, side, onPressed }: 
           const change = markOfKey(event.key);
           if (change) give(chosen.cell, change);
           else if (isTakingBack(event.key)) {
-            sheet.takeBack(chosen.cell);
+            watch.takeBack(chosen.cell);
             onPressed(undo);
-          } else if (event.key === 'l' || event.key === 'r') setOwnSide({ of, side: event.key === 'l' ? 'left' : 'right' });
+          } else if (event.key === 'l' || event.key === 'r') setSide(event.key === 'l' ? 'left' : 'right');
           else if (event.key === 'Tab') {
             const at = rows.indexOf(chosen) + (event.shiftKey ? -1 : 1);
             setWanted(rows.at(at % rows.length)?.id ?? null);
@@ -89,11 +51,11 @@ export function WatchPanel({ page, board, library, movement, side, onPressed }: 
       />
       <Box sx={{ fontFamily: headingFont, fontSize: 22, fontWeight: 700, lineHeight: 1.15, color: palette.cream }}>{movement.name}</Box>
       <Box sx={{ fontSize: 17, color: palette.nightSoft, mb: 1 }}>
-        {isSided(movement) && (
+        {side !== 'none' && (
           <Press
-            label={shown === 'left' ? t`on the left` : t`on the right`}
+            label={side === 'left' ? t`on the left` : t`on the right`}
             onPress={() => {
-              setOwnSide({ of, side: shown === 'left' ? 'right' : 'left' });
+              setSide(side === 'left' ? 'right' : 'left');
             }}
           />
         )}
@@ -111,9 +73,7 @@ export function WatchPanel({ page, board, library, movement, side, onPressed }: 
             key={row.id}
             name={row.name}
             cell={row.cell}
-            note={
-              row.isMarked ? '' : !row.isAsked ? t`not asked` : row.unseenForDays === null ? t`never seen` : daysWords(row.unseenForDays)
-            }
+            note={row.note}
             isChosen={row === chosen}
             onChoose={() => {
               setWanted(row.id);
@@ -127,8 +87,6 @@ export function WatchPanel({ page, board, library, movement, side, onPressed }: 
     </Box>
   );
 }
-
-const daysWords = (days: number): string => (days === 0 ? t`seen today` : days === 1 ? t`seen yesterday` : t`seen ${days} days ago`);
 
 function ChildRow({
   name,
