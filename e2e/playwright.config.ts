@@ -21,6 +21,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     timezoneId: 'Europe/London',
     locale: 'en-GB',
+    // what a browser keeps would answer in place of a server that a test takes away: one test asks for it
+    serviceWorkers: 'block',
     // figures that move keep a processor busy; the tests of what moves ask for it
     contextOptions: { reducedMotion: 'reduce' },
     // recording every step doubles the time: asked for when something fails

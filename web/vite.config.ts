@@ -1,6 +1,7 @@
 import { defineConfig, mergeConfig } from 'vite';
 import { compression } from 'vite-plugin-compression2';
 import { firstNeeds } from './first-needs.ts';
+import { offline } from './offline.ts';
 import { shared } from './vite.shared.ts';
 
 const api = `http://127.0.0.1:${process.env['LEITER_API_PORT'] ?? '4600'}`;
@@ -9,7 +10,7 @@ export default mergeConfig(
   shared,
   defineConfig({
     // packed once, here, and not for everybody who asks
-    plugins: [firstNeeds(), compression({ algorithms: ['gzip', 'brotliCompress'], include: /\.(js|css|svg)$/ })],
+    plugins: [firstNeeds(), offline(), compression({ algorithms: ['gzip', 'brotliCompress'], include: /\.(js|css|svg)$/ })],
     build: { target: 'baseline-widely-available', sourcemap: false, chunkSizeWarningLimit: 900 },
     server: { port: 4610, strictPort: true, proxy: { '/api': api } },
   }),

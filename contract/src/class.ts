@@ -18,6 +18,7 @@ import {
   IsArray,
   IsBoolean,
   IsIn,
+  IsISO8601,
   IsNumber,
   IsObject,
   IsUUID,
@@ -72,6 +73,11 @@ export class ChangeClassRequest {
   @MayBeLeftOut()
   @IsIn(['started', 'ended', 'not-at-all'])
   teaching?: 'started' | 'ended' | 'not-at-all';
+
+  /** When teaching really began or ended, where it is told later: not in the future, and at most a week ago. */
+  @MayBeLeftOut()
+  @IsISO8601({ strict: true }, { message: 'A moment is written 2026-01-05T16:30:00Z.' })
+  at?: string;
 
   /** How long the class was really taught, sent as it ends: a try of a minute is no class. */
   @MayBeLeftOut()

@@ -66,13 +66,13 @@ test('Marks given while the database is away are kept, over a reload too, and ar
       await cell(page, row, 0).click();
       await page.keyboard.press('2');
     }
-    await expect(page.getByText('The database does not answer.')).toBeVisible({ timeout: 20_000 });
-    await expect(page.getByText(/3 marks are kept here/)).toBeVisible();
+    await expect(page.getByText('No connection.')).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByText(/3 entries are kept here/)).toBeVisible();
     await expect(cell(page, 3, 0)).toHaveAttribute('aria-label', /with help$/);
   } finally {
     leiter.bringDatabaseBack();
   }
-  await expect(page.getByText('The database does not answer.')).toBeHidden({ timeout: 30_000 });
+  await expect(page.getByText('No connection.')).toBeHidden({ timeout: 30_000 });
   await expect.poll(async () => (await ask<ClassPage>(page, `classes/${id}`)).observations.length, { timeout: 20_000 }).toBe(before + 3);
   await page.reload();
   await expect(cell(page, 3, 0)).toHaveAttribute('aria-label', /with help$/);

@@ -180,6 +180,23 @@ describe('a class', () => {
     expect(kept).toEqual([{ item_id: 'a', real_seconds: 80 }]);
   });
 
+  it('began and ended when somebody says so who tells it later, and never in the future or long ago', async () => {
+    const { id } = await add('Lanterns', '2027-07-20');
+    const tell = async (teaching: string, at: Date) =>
+      (
+        await owner
+          .patch(`/api/classes/${id as string}`)
+          .send({ teaching, at: at.toISOString() })
+          .expect(200)
+      ).body;
+    const ago = (minutes: number): Date => new Date(Date.now() - minutes * 60_000);
+    expect((await tell('started', ago(60))).taughtAt).toMatch(ago(60).toISOString().slice(0, 15));
+    const ended = ago(15);
+    expect(new Date((await tell('ended', ended)).endedAt).getTime()).toBe(ended.getTime());
+    for (const impossible of [ago(-60), ago(20 * 24 * 60)])
+      expect(Math.abs(new Date((await tell('ended', impossible)).endedAt).getTime() - Date.now())).toBeLessThan(60_000);
+  });
+
   it('learns the pace of its instructor from what was measured, and nothing from what was skipped', async () => {
     const { id } = await add('Lanterns', '2027-07-13');
     const item = (itemId: string) => ({

@@ -216,9 +216,9 @@ export class ClassesService {
         );
       else if (request.teaching)
         await manager.query(
-          `UPDATE class_session SET taught_at = coalesce(taught_at, now()), ended_at = CASE WHEN $3 THEN now() ELSE NULL END
+          `UPDATE class_session SET taught_at = coalesce(taught_at, $4), ended_at = CASE WHEN $3 THEN $4::timestamptz ELSE NULL END
            WHERE club_id = $1 AND id = $2`,
-          [clubId, id, request.teaching === 'ended'],
+          [clubId, id, request.teaching === 'ended', momentOf(request.at)],
         );
       // whoever stood beside it stands beside nothing any more
       if (request.teaching === 'ended' || request.teaching === 'not-at-all') {
@@ -322,3 +322,12 @@ export class ClassesService {
 }
 
 const emptyPlan: ClassPlan = { sections: [], focus: [] };
+
+const weekMilliseconds = 7 * 24 * 3600 * 1000;
+
+/** When it was, as somebody says who tells it later; now where that cannot be. */
+function momentOf(at: string | undefined): Date {
+  const now = Date.now();
+  const said = at === undefined ? now : Date.parse(at);
+  return new Date(said > now - weekMilliseconds && said < now ? said : now);
+}

@@ -3,6 +3,9 @@ import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import { useEffect } from 'react';
 import { Navigate, NavLink, Outlet, useLocation } from 'react-router';
+import { atHand } from '../at-hand/register';
+import { openClassOutbox, putRefusalsAway, useClassOutbox } from '../queries/class-outbox';
+import { noteStoredWrite } from '../queries/class.queries';
 import { openMarkQueue, useMarkQueue } from '../queries/mark-queue';
 import { noteArrivedMark } from '../queries/record.queries';
 import { api } from '../shared/api';
@@ -15,6 +18,7 @@ import { onPhone } from '../shared/screen';
 import { Loaded } from '../shared/page';
 import { palette } from '../shared/palette';
 import { queryClient } from '../shared/query-client';
+import { TextButton } from '../shared/text-button';
 import { UndoBar } from '../shared/undo-bar';
 import { useSession } from '../queries/session.queries';
 
@@ -41,6 +45,8 @@ export function Shell() {
     if (personId === undefined) return;
     noteDraftOwner(personId);
     void openMarkQueue(personId, noteArrivedMark);
+    void openClassOutbox(personId, noteStoredWrite);
+    void atHand();
     const ends = [onLiveEvent(showLiveEvent), onLiveMissed(readAllAnew), listenLive()];
     return () => {
       for (const end of ends) end();
@@ -56,7 +62,7 @@ export function Shell() {
           <Box sx={{ display: 'flex', height: '100%', overflow: 'hidden', [onPhone]: { flexDirection: 'column-reverse' } }}>
             {!isTeaching && <Rail name={signedIn.person.name} />}
             <Box sx={{ flex: 1, minWidth: 0, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
-              <Waiting />
+              <Waiting isDark={isTeaching} />
               <Box sx={{ flex: 1, minHeight: 0 }}>
                 <Outlet />
               </Box>
@@ -176,9 +182,10 @@ function RailLink({
 }
 
 /** What has not arrived yet: says so while the database is away, looks every two seconds, and goes on by itself. */
-function Waiting() {
+function Waiting({ isDark }: { readonly isDark: boolean }) {
   const state = useConnection((store) => store.state);
   const waiting = useMarkQueue((store) => store.waiting.length);
+  const { waiting: writes, refusals } = useClassOutbox();
   useEffect(() => {
     if (state === 'there') return;
     const timer = setInterval(() => {
@@ -191,14 +198,28 @@ function Waiting() {
       clearInterval(timer);
     };
   }, [state]);
-  const kept = waiting > 0 ? t` ${plural(waiting, { one: '# mark is', other: '# marks are' })} kept here and sent then.` : '';
+  const things = waiting + writes.length;
+  const kept = things > 0 ? t` ${plural(things, { one: '# entry is', other: '# entries are' })} kept here and sent then.` : '';
+  const look = { px: 2.25, py: 0.75, fontSize: 14 } as const;
   return (
     <Box role="status" aria-live="polite">
       {state === 'away' && (
-        <Box sx={{ px: 2.25, py: 0.75, backgroundColor: palette.cautionPaper, color: palette.caution, fontSize: 14 }}>
+        <Box
+          sx={
+            isDark
+              ? { ...look, backgroundColor: palette.nightShade, color: '#E6C35C' }
+              : { ...look, backgroundColor: palette.cautionPaper, color: palette.caution }
+          }
+        >
           <Trans>
-            <strong>The database does not answer.</strong> You can go on looking and marking; it comes back by itself.{kept}
+            <strong>No connection.</strong> You can go on teaching, looking and marking; it comes back by itself.{kept}
           </Trans>
+        </Box>
+      )}
+      {refusals.length > 0 && (
+        <Box sx={{ ...look, backgroundColor: palette.stopPaper, color: palette.stop }}>
+          <Trans>Of what was sent later, this was not taken: {refusals.join(' ')}</Trans>{' '}
+          <TextButton label={t`Put it away`} onClick={putRefusalsAway} />
         </Box>
       )}
     </Box>

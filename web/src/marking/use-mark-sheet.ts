@@ -3,7 +3,7 @@ import type { Attendance, ClassPageResponse, ExpectedChild } from '@leiter/contr
 import { currentObservations, groupBy, type Library } from '@leiter/core';
 import { useMemo, useRef, useState } from 'react';
 import { useTaughtClass } from '../queries/calendar.queries';
-import { setRoll, useAttendance } from '../queries/class.queries';
+import { sayAttendance, setRoll } from '../queries/class.queries';
 import { giveMark, useMarkQueue } from '../queries/mark-queue';
 import { useSession } from '../queries/session.queries';
 import { offerUndo } from '../shared/undo-bar';
@@ -54,7 +54,6 @@ export function useMarkSheet(page: ClassPageResponse, board: Standings, library:
   const today = useSession().data?.today ?? page.class.day;
   const waiting = useMarkQueue((queue) => queue.waiting);
   const taught = useTaughtClass(classId).data;
-  const attendance = useAttendance(classId);
   const [wantsMore, setShowsMore] = useState(false);
   const past = useRef<Step[]>([]);
   const offered = useMemo(() => {
@@ -102,7 +101,7 @@ export function useMarkSheet(page: ClassPageResponse, board: Standings, library:
     },
     sayRoll: (child, status) => {
       note({ kind: 'roll', childId: child.id, before: child.attendance });
-      attendance.mutate({ childId: child.id, status });
+      sayAttendance(classId, { childId: child.id, status });
     },
     allThere: () => {
       const unsaid = children.filter((child) => child.attendance === null).map(({ id }) => id);
@@ -117,7 +116,7 @@ export function useMarkSheet(page: ClassPageResponse, board: Standings, library:
       const last = past.current.pop();
       if (!last) return null;
       if (last.kind === 'roll') {
-        attendance.mutate({ childId: last.childId, status: last.before });
+        sayAttendance(classId, { childId: last.childId, status: last.before });
         return { childId: last.childId, columnKey: null };
       }
       put(cellOf(last.childId, last.column), last.before);

@@ -36,6 +36,7 @@ import { useDocumentSession } from '../shared/document-session/use-document-sess
 import { useOthersChanges } from '../shared/document-session/use-others-changes';
 import { usePresence } from '../shared/live/use-presence';
 import { planVersion } from '../queries/class.queries';
+import { useClassAtHand } from '../at-hand/use-class-at-hand';
 import { useClassContext } from '../queries/evaluation';
 import { calmedWords, filesOf, placeFor, placeToWrite } from './editing/plan-actions';
 import { edit } from './editing/plan-edits';
@@ -84,6 +85,7 @@ export function PlanEditor({ page, movements, library, initial, kept }: Props) {
   // what is read, not written, may come a moment after the key
   const reckoned = useDeferredValue(useMemo(() => ({ plan, evaluation }), [plan, evaluation]));
   const later = reckoned.evaluation;
+  useClassAtHand(page, later.timeline.items, library);
   const talk = (): readonly string[] => safetyTalkOf(evaluation.timeline, evaluation.versions, context.children, library);
   const named = useMemo(() => nameable(library, page.class.programme), [library, page.class.programme]);
   const names = useMemo(() => new Map(page.children.map(({ id, name }) => [id, name])), [page.children]);

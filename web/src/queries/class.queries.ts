@@ -10,16 +10,21 @@ import type {
   TemplateResponse,
 } from '@leiter/contract';
 import { writePlan, type ClassPlan, type ItemTime, type Visit } from '@leiter/core';
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { api, ApiError } from '../shared/api';
 import { putIn } from '../shared/put-in';
 import { queryClient } from '../shared/query-client';
 import { refreshSoon } from '../shared/refresh-soon';
+import { useClassOutbox, writeOfClass, type ClassWrite } from './class-outbox';
 
 export const classKey = (id: string) => ['class', id] as const;
 
+async function fetchClassPage(id: string): Promise<ClassPageResponse> {
+  return withWaiting(await api<ClassPageResponse>('GET', `classes/${id}`));
+}
+
 export function useClassPage(id: string) {
-  return useQuery({ queryKey: classKey(id), queryFn: () => api<ClassPageResponse>('GET', `classes/${id}`) });
+  return useQuery({ queryKey: classKey(id), queryFn: () => fetchClassPage(id) });
 }
 
 export function useTemplates() {
@@ -52,7 +57,7 @@ export async function planVersion(classId: string): Promise<number> {
 
 /** All of a class anew. */
 export async function readClassPage(id: string): Promise<ClassPageResponse> {
-  const page = await api<ClassPageResponse>('GET', `classes/${id}`);
+  const page = await fetchClassPage(id);
   queryClient.setQueryData(classKey(id), page);
   return page;
 }
@@ -86,44 +91,63 @@ export interface AttendanceChange {
   readonly status: Attendance | null;
 }
 
-export function useAttendance(classId: string) {
-  return useMutation({
-    mutationFn: ({ childId, status }: AttendanceChange) => {
-      const path = `classes/${classId}/attendance/${childId}`;
-      return status === null ? api<undefined>('DELETE', path) : api<undefined>('PUT', path, { status });
-    },
-    // while there is no answer it is tried again, and what was said stays on the page
-    retry: (_count, error) => error instanceof ApiError && error.isAway,
-    retryDelay: 2000,
-    onMutate: ({ childId, status }) => {
-      queryClient.setQueryData<ClassPageResponse>(
-        classKey(classId),
-        (page) =>
-          page && { ...page, children: page.children.map((child) => (child.id === childId ? { ...child, attendance: status } : child)) },
-      );
-    },
-    onSettled: (_done, error) => {
-      if (!(error instanceof ApiError && error.isAway)) refreshSoon(classKey(classId));
-    },
-  });
+/** Says whether a child was there: shown at once, stored as soon as there is an answer. */
+export function sayAttendance(classId: string, { childId, status }: AttendanceChange): void {
+  putIn<ClassPageResponse>(classKey(classId), (page) => withAttendance(page, childId, status));
+  void writeOfClass({ kind: 'attendance', classId, childId, status });
+}
+
+function withAttendance(page: ClassPageResponse, childId: string, status: Attendance | null): ClassPageResponse {
+  return { ...page, children: page.children.map((child) => (child.id === childId ? { ...child, attendance: status } : child)) };
 }
 
 /** Says of several children at once whether they were there; null where it was a slip. */
 export async function setRoll(classId: string, childIds: readonly string[], status: Attendance | null): Promise<void> {
-  await api<undefined>('PUT', `classes/${classId}/attendance`, { childIds, status });
-  await Promise.all([[...classKey(classId)], ['week'], ['today']].map((queryKey) => queryClient.invalidateQueries({ queryKey })));
+  try {
+    await api<undefined>('PUT', `classes/${classId}/attendance`, { childIds, status });
+    await Promise.all([[...classKey(classId)], ['week'], ['today']].map((queryKey) => queryClient.invalidateQueries({ queryKey })));
+  } catch (error) {
+    if (!(error instanceof ApiError && error.isAway)) throw error;
+    for (const childId of childIds) sayAttendance(classId, { childId, status });
+  }
 }
 
-export function useTeachingNoted(classId: string) {
-  return useMutation({
-    mutationFn: (request: ChangeClassRequest) => api<ClassResponse>('PATCH', `classes/${classId}`, request),
-    onSuccess: () => queryClient.invalidateQueries(),
-  });
+/** Notes that teaching began or ended, with when; stored as soon as there is an answer. */
+export function noteTeaching(classId: string, request: Omit<ChangeClassRequest, 'at'>): Promise<void> {
+  return writeOfClass({ kind: 'class', classId, request: { ...request, at: new Date().toISOString() } });
 }
 
-/** @param visits what was done one after the other, as often as it was */
-export function storeItemTimes(classId: string, times: readonly ItemTime[], visits: readonly Visit[]): Promise<undefined> {
-  return api<undefined>('PUT', `classes/${classId}/item-times`, { times, visits });
+/**
+ * Keeps how long the items really took; stored as soon as there is an answer.
+ * @param visits what was done one after the other, as often as it was
+ */
+export function storeItemTimes(classId: string, times: readonly ItemTime[], visits: readonly Visit[]): Promise<void> {
+  return writeOfClass({ kind: 'item-times', classId, request: { times: [...times], visits: [...visits] } });
+}
+
+/** What was stored of a class is where pages read it: they read it anew. */
+export function noteStoredWrite({ kind, classId }: ClassWrite): void {
+  if (kind === 'class') void queryClient.invalidateQueries();
+  else refreshSoon(classKey(classId));
+}
+
+/** A class as it will be once all has arrived that waits here. */
+function withWaiting(page: ClassPageResponse): ClassPageResponse {
+  return useClassOutbox.getState().waiting.reduce((current, write) => {
+    if (write.classId !== page.class.id) return current;
+    if (write.kind === 'attendance') return withAttendance(current, write.childId, write.status);
+    if (write.kind === 'item-times') return current;
+    const { teaching, at = null, note } = write.request;
+    const { taughtAt } = current.class;
+    return {
+      ...current,
+      class: {
+        ...current.class,
+        ...(note === undefined ? {} : { note }),
+        ...(teaching === 'started' ? { taughtAt: taughtAt ?? at } : teaching === 'ended' ? { taughtAt: taughtAt ?? at, endedAt: at } : {}),
+      },
+    };
+  }, page);
 }
 
 /** All classes of a group, the newest first. */

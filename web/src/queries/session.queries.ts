@@ -3,6 +3,7 @@ import type { TeachingRoom, TeachingStyle, TeachingVoice } from '@leiter/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { api, ApiError } from '../shared/api';
 import { forgetHistories } from '../shared/document-session/kept-history';
+import { forgetKeptAnswers } from '../shared/kept-answers';
 import { queryClient } from '../shared/query-client';
 
 /** Who is signed in; null when nobody is. */
@@ -86,6 +87,7 @@ export function useSignOut() {
 
 /** Somebody came or left: what the person before had read is forgotten; the session itself stays, since the page watches it. */
 function noteSession(session: SessionResponse | null): void {
+  void forgetKeptAnswers();
   queryClient.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'session' });
   queryClient.setQueryData(['session'], session);
 }

@@ -39,7 +39,8 @@ export async function api<Answer>(method: Method, path: string, body?: unknown, 
     throw new ApiError(0, null);
   }
   if (response.ok) {
-    noteAnswer('there');
+    // what was kept says nothing of the server but that it did not answer
+    noteAnswer(response.headers.has('x-leiter-kept') ? 'away' : 'there');
     return (response.status === 204 ? undefined : await response.json()) as Answer; // see above
   }
   const problem = (await response.json().catch(() => null)) as Problem | null; // the server's errors are problem documents

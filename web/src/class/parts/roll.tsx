@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { AttendanceChoice } from '../../marking/attendance-choice';
-import { setRoll, useAttendance } from '../../queries/class.queries';
+import { sayAttendance, setRoll } from '../../queries/class.queries';
 import { palette } from '../../shared/palette';
 import { offerUndo } from '../../shared/undo-bar';
 import { FromTheCall } from './from-the-call';
@@ -15,7 +15,6 @@ import { FromTheCall } from './from-the-call';
 /** Who was there; before the class, who told that it does not come. At any time, also the day after. */
 export function Roll({ page }: { readonly page: ClassPageResponse }) {
   const { class: session, children } = page;
-  const attendance = useAttendance(session.id);
   const [isFromCall, setFromCall] = useState(false);
   const unsaid = children.filter(({ attendance: status }) => status === null);
   const there = children.filter(({ attendance: status }) => status === 'present' || status === 'late').length;
@@ -77,7 +76,7 @@ export function Roll({ page }: { readonly page: ClassPageResponse }) {
             <AttendanceChoice
               child={child}
               onChosen={(status) => {
-                attendance.mutate({ childId: child.id, status });
+                sayAttendance(session.id, { childId: child.id, status });
               }}
             />
           </Box>

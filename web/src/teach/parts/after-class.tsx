@@ -8,7 +8,7 @@ import { evaluationContextOf } from '@leiter/contract/evaluation-context';
 import { clockText, evaluatePlan, isTryOfAClass, itemTimesOf, plainPace, type ItemTime, type Library } from '@leiter/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { storeItemTimes, useTeachingNoted } from '../../queries/class.queries';
+import { noteTeaching, storeItemTimes } from '../../queries/class.queries';
 import { palette } from '../../shared/palette';
 import type { Teaching } from '../run/use-teaching';
 import { HomeTaskToSend, NoteOfClass, OpenMarks, RealTimes, RollLeft } from './class-done';
@@ -25,7 +25,6 @@ interface Props {
 
 /** When the last item is over: what it took, what is still open, and all of it to the record. */
 export function AfterClass({ page, board, library, live, onStored }: Props) {
-  const noted = useTeachingNoted(page.class.id);
   const navigate = useNavigate();
   const [note, setNote] = useState(page.class.note ?? '');
   const [isFailed, setFailed] = useState(false);
@@ -39,7 +38,7 @@ export function AfterClass({ page, board, library, live, onStored }: Props) {
     const times = live.run ? itemTimesOf(live.run, evaluation.timeline.items, plain) : [];
     const visits = (live.run?.visits ?? []).map((visit) => ({ ...visit, item: live.plannedItem(visit.item) }));
     await storeItemTimes(page.class.id, byPlannedItem(times, live.plannedItem), visits);
-    await noted.mutateAsync({ teaching: 'ended', ...(note === (page.class.note ?? '') ? {} : { note }) });
+    await noteTeaching(page.class.id, { teaching: 'ended', ...(note === (page.class.note ?? '') ? {} : { note }) });
   };
   /** What was taught stays in the run until it has arrived: pressing again sends it again. */
   const leave = (work: () => Promise<unknown>, to: string): void => {
@@ -82,7 +81,9 @@ export function AfterClass({ page, board, library, live, onStored }: Props) {
       </Box>
       {isFailed && (
         <Typography role="alert" sx={{ fontSize: 20 }}>
-          <Trans>The server did not answer. The times are kept here; press again in a moment.</Trans>
+          <Trans>
+            This browser could not keep it, and the server did not answer. What was taught is still here; press again in a moment.
+          </Trans>
         </Typography>
       )}
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
@@ -91,7 +92,7 @@ export function AfterClass({ page, board, library, live, onStored }: Props) {
             variant="contained"
             size="large"
             onClick={() => {
-              leave(() => noted.mutateAsync({ teaching: 'ended', taughtSeconds: total }), `/classes/${page.class.id}/plan`);
+              leave(() => noteTeaching(page.class.id, { teaching: 'ended', taughtSeconds: total }), `/classes/${page.class.id}/plan`);
             }}
             sx={light}
           >

@@ -8,6 +8,7 @@ import type { ClassPageResponse } from '@leiter/contract';
 import { clockText, itemTotals, wordsOf, type Evaluation, type Library } from '@leiter/core';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
+import type { AtHand } from '../../at-hand/use-class-at-hand';
 import { palette } from '../../shared/palette';
 import type { Voice } from '../voice/use-voice';
 import { Dark } from './dark';
@@ -19,6 +20,7 @@ export function BeforeClass({
   evaluation,
   library,
   voice,
+  atHand,
   phone,
   onPhone,
   onStart,
@@ -27,6 +29,8 @@ export function BeforeClass({
   readonly evaluation: Evaluation;
   readonly library: Library;
   readonly voice: Voice;
+  /** Whether the class can be taught from here without a connection. */
+  readonly atHand: AtHand;
   /** The code for a phone, while it is shown. */
   readonly phone: ReactNode;
   readonly onPhone: () => void;
@@ -128,6 +132,11 @@ export function BeforeClass({
           </Button>
         </Box>
         <VoiceProgress voice={voice} />
+        {atHand === 'all' && (
+          <Box sx={{ fontSize: 17, color: palette.nightSoft }}>
+            <Trans>All of this class is in this browser: it goes on without a connection.</Trans>
+          </Box>
+        )}
         <Typography sx={{ mt: 4, color: palette.nightSoft }}>
           <Trans>Space pauses. Arrows and page keys go on and back, so a clicker works as well. ? shows the keys.</Trans>
         </Typography>

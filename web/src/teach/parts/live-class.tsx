@@ -5,10 +5,11 @@ import { evaluationContextOf } from '@leiter/contract/evaluation-context';
 import { groupBy, homeTaskLines, safetyTalkOf, usualVoice, waitsForSignal, type Evaluation, type Library } from '@leiter/core';
 import { DateTime } from 'luxon';
 import { useEffect, useMemo, useState } from 'react';
-import { useTeachingNoted } from '../../queries/class.queries';
+import { noteTeaching } from '../../queries/class.queries';
 import { useClassContext } from '../../queries/evaluation';
 import { useGroupBoard } from '../../queries/record.queries';
 import { useSession } from '../../queries/session.queries';
+import { useClassAtHand } from '../../at-hand/use-class-at-hand';
 import { KeysHelp } from '../../shared/keys-help';
 import { lateStart, offerNow } from '../run/live-plan';
 import { useHeldPlan } from '../run/use-held-plan';
@@ -59,11 +60,11 @@ export function LiveClass({
   const homeTask = useMemo(() => homeTaskLines(plan.homeTask, library), [plan, library]);
   const nameOf = (slug: string): string => library.get(slug)?.name ?? slug;
   const settings = session?.voice ?? usualVoice;
+  const atHand = useClassAtHand(page, items, library);
   const calling = useCalls(page, library, settings.countLanguage);
   const [isChoosingCalls, setChoosingCalls] = useState(false);
   const [showsMarks, setShowsMarks] = useState(true);
   const voice = useVoice(live.run, items, settings, { callsOf: calling.callsOf, aside: calling.now?.aside ?? null });
-  const noted = useTeachingNoted(page.class.id);
   const isOver = position !== null && position.timed === null;
   const isPaused = position?.isPaused ?? false;
   useEffect(() => {
@@ -179,6 +180,7 @@ export function LiveClass({
         evaluation={evaluation}
         library={library}
         voice={voice}
+        atHand={atHand}
         phone={phone}
         onPhone={() => {
           setShowingPhone(true);
@@ -189,7 +191,7 @@ export function LiveClass({
           void voice.wake().then(() => {
             live.start(settings.go);
           });
-          noted.mutate({ teaching: 'started', ...(stopsNote === '' ? {} : { stopsNote }) });
+          void noteTeaching(page.class.id, { teaching: 'started', ...(stopsNote === '' ? {} : { stopsNote }) });
           void document.documentElement.requestFullscreen().catch(() => undefined);
         }}
       />

@@ -1,10 +1,7 @@
 import type { ClassPageResponse } from '@leiter/contract';
 import {
   calledUtterances,
-  callListsFor,
   callRound,
-  callsNamed,
-  familiarityOf,
   type Call,
   type CallList,
   type CalledMoment,
@@ -14,6 +11,7 @@ import {
   type TimedItem,
 } from '@leiter/core';
 import { useCallback, useMemo, useState } from 'react';
+import { callsOfItem, classCallLists } from '../../shared/voice/class-calls';
 import type { Aside } from './parts-now';
 import { monotonicNow } from '../run/monotonic-clock';
 
@@ -43,20 +41,11 @@ export interface Calling {
 
 /** What can be called out in this class, and a round of it on the spot. */
 export function useCalls(page: ClassPageResponse, library: Library, countLanguage: CountLanguage): Calling {
-  const lists = useMemo(() => {
-    const known = new Map(page.exposures.map(({ movement, ...exposure }) => [movement, exposure]));
-    const ages = page.children.filter(({ attendance }) => attendance !== 'absent').map(({ ageYears }) => ageYears);
-    return callListsFor(library, {
-      programme: page.class.programme,
-      youngestYears: ages.length === 0 ? 99 : Math.min(...ages),
-      knows: (movement) => familiarityOf(known.get(movement)) !== 'new',
-      countLanguage,
-    });
-  }, [page, library, countLanguage]);
+  const lists = useMemo(() => classCallLists(page, library, countLanguage), [page, library, countLanguage]);
   const [now, setNow] = useState<CallingNow | null>(null);
   return {
     lists,
-    callsOf: useCallback((timed: TimedItem) => callsNamed(timed.item.calls?.what ?? '', lists), [lists]),
+    callsOf: useMemo(() => callsOfItem(lists), [lists]),
     now,
     begin: (list, { shown, ...wanted }, seconds) => {
       const startsAt = monotonicNow() + getReadyMilliseconds;
