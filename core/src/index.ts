@@ -184,6 +184,9 @@ export {
   type RunMove,
   type Visit,
 } from './pacing/run.js';
+export { musicStops, type MusicStop } from './timing/music-stops.js';
+export { musicNow, type MusicNow } from './pacing/music-now.js';
+export { metres, strokesBetween, tappedBpm, type Drum, type Metre } from './voice/drum-pattern.js';
 export { chaptersAsList, chaptersAsVtt, chaptersOf, type Titled } from './pacing/chapters.js';
 export { watchOrder } from './record/watch-next.js';
 export { itemTimesOf, type ItemTime, type Measured } from './pacing/item-times.js';
@@ -252,7 +255,7 @@ export { clipKey, clipOf, clipsWanted, utterancesOf, type ClipWanted } from './v
 export type { Utterance } from './voice/spoken.js';
 export { callListsFor, callsNamed, type Call, type CallList, type CallListKind } from './voice/call-list.js';
 export { chanceOf } from './values/chance.js';
-export { calledUtterances, callRound, type CalledMoment, type CallRound } from './voice/caller.js';
+export { calledUtterances, callRound, callsAtStops, type CalledMoment, type CallRound } from './voice/caller.js';
 export { familiarityOf } from './timing/familiarity.js';
 export { readCallNames, type CallName } from './record/call-names.js';
 export { openRun } from './pacing/open-run.js';

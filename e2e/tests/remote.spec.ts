@@ -52,6 +52,10 @@ test('A phone scans the code, drives the class and marks; both show the same wit
   const { token } = (await (await made).json()) as { readonly token: string };
   await expect(page.getByRole('dialog', { name: 'A phone as remote' }).locator('svg')).toBeVisible();
   await page.getByRole('button', { name: 'Close' }).click();
+  // whatever the page reads anew, and however often the code is looked at: it is the same
+  await page.waitForTimeout(500);
+  await page.getByRole('button', { name: 'Phone' }).click();
+  await page.getByRole('button', { name: 'Close' }).click();
 
   const remote = await phone(browser);
   await remote.goto(`${leiter.url}/remote#${token}`);

@@ -53,7 +53,8 @@ export async function makeApp(settings: AppSettings): Promise<NestExpressApplica
     helmet({
       contentSecurityPolicy: {
         directives: {
-          'script-src': ["'self'"],
+          // the music is stretched by WebAssembly; nothing else is evaluated
+          'script-src': ["'self'", "'wasm-unsafe-eval'"],
           'worker-src': ["'self'", 'blob:'],
           'style-src': ["'self'", "'unsafe-inline'"],
           'font-src': ["'self'"],

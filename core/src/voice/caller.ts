@@ -1,4 +1,5 @@
 import type { Posture } from '../movement/posture.js';
+import type { MusicStop } from '../timing/music-stops.js';
 import { chanceOf, type Chance } from '../values/chance.js';
 import type { Seconds } from '../values/unit.js';
 import { spokenSeconds, type Utterance } from './spoken.js';
@@ -113,6 +114,14 @@ export function callSequence(calls: readonly Call[], count: number, seed: number
   if (!one || calls.length < 2) return [];
   return Array.from({ length: count }, byChance(calls, one, chanceOf(seed)));
 }
+
+/** What is called each time the music stops, a moment after it did. */
+export function callsAtStops(calls: readonly Call[], stops: readonly MusicStop[], seed: number): readonly CalledMoment[] {
+  return callSequence(calls, stops.length, seed).map((call, nth) => ({ at: (stops[nth]?.at ?? 0) + stopBreathSeconds, calls: [call] }));
+}
+
+/** The music has just stopped: a moment of silence before something is called. */
+const stopBreathSeconds = 0.3;
 
 /** A round as it is said: of what is called at once one after the other. Times from the beginning of the round. */
 export function calledUtterances(moments: readonly CalledMoment[], seconds: Seconds): readonly Utterance[] {

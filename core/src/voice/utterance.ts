@@ -1,6 +1,7 @@
 import type { MovementKind } from '../movement/kind.js';
 import type { Call } from './call-list.js';
-import { calledUtterances, callRound, callSequence } from './caller.js';
+import { calledUtterances, callRound, callsAtStops, callSequence } from './caller.js';
+import { musicStops } from '../timing/music-stops.js';
 import { stepsOf, type Step, type StepSide } from '../timing/step.js';
 import type { TimedItem } from '../timing/timeline.js';
 import type { Seconds } from '../values/unit.js';
@@ -228,6 +229,12 @@ function draftsOf(timed: TimedItem, voice: TeachingVoice, called: readonly Call[
 
   /** Calls for as long as it goes on, after a moment to get ready. */
   function calledDuring(step: Extract<Step, { kind: 'hold' | 'timed' }>, from: Seconds): void {
+    if (timed.item.stopsWithMusic === true) {
+      // called when the music stops, and nobody foresees when that is
+      const moments = callsAtStops(called ?? [], musicStops(step.seconds, seed), seed);
+      for (const { text, language, at: moment } of calledUtterances(moments, step.seconds)) say('call', text, from + moment, language);
+      return;
+    }
     const every = timed.item.calls?.everySeconds ?? 4;
     const seconds = step.seconds - every;
     const round = callRound(called ?? [], {

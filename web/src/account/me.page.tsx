@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import { Loaded, Page, Panel } from '../shared/page';
+import { OwnMusic } from './own-music';
 import { PasswordForm } from './password-form';
 import { TeachingStyleForm } from './teaching-style-form';
 import { TeachingVoiceForm } from './teaching-voice-form';
@@ -38,6 +39,7 @@ function MePage() {
               {signedIn && <PasswordForm />}
               {signedIn && signedIn.person.role !== 'assistant' && <TeachingStyleForm style={signedIn.style} />}
               {signedIn && signedIn.person.role !== 'assistant' && <TeachingVoiceForm voice={signedIn.voice} />}
+              {signedIn && signedIn.person.role !== 'assistant' && <OwnMusic />}
               {signedIn && signedIn.person.role !== 'assistant' && <TeachingRoomForm room={signedIn.room} />}
             </>
           )}

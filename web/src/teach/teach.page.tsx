@@ -4,7 +4,7 @@ import { useClassPage } from '../queries/class.queries';
 import { useLibrary, useMovements } from '../queries/library.queries';
 import { useMay } from '../queries/may';
 import { Loaded, Message } from '../shared/page';
-import { LiveClass } from './parts/live-class';
+import { LiveClass } from './live-class';
 
 /** Teaching a class: full screen, dark, hands-free. */
 function TeachPage() {

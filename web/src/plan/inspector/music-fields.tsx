@@ -6,6 +6,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { clockText, musicSettings, trackLimits, type MusicGap, type Track } from '@leiter/core';
 import { memo } from 'react';
+import { useOwnTracks } from '../../shared/music/use-own-tracks';
 import { palette } from '../../shared/palette';
 import { useTyped } from '../../shared/use-typed';
 import { readLength } from '../editing/track-length';
@@ -37,6 +38,7 @@ export const MusicFields = memo(function MusicFields({ music, gap, startSeconds,
       )}
       {music && (
         <>
+          <OwnTracks onChoose={onChange} />
           <TrackFields music={music} onChange={onChange} />
           {gap && (
             <Box role="status" sx={{ fontSize: 14, my: 1 }}>
@@ -64,6 +66,39 @@ export const MusicFields = memo(function MusicFields({ music, gap, startSeconds,
     </Box>
   );
 });
+
+/** The files of this browser, one press away. */
+function OwnTracks({ onChoose }: { readonly onChoose: (track: Track) => void }) {
+  const tracks = useOwnTracks();
+  if (tracks.length === 0) return null;
+  return (
+    <Box
+      component="select"
+      aria-label={t`A file of mine`}
+      value=""
+      onChange={(event) => {
+        const track = tracks.find(({ id }) => id === event.target.value);
+        if (track) onChoose({ name: track.name, seconds: track.seconds, bpm: track.bpm });
+      }}
+      sx={{
+        mb: 1,
+        width: '100%',
+        p: 0.75,
+        font: 'inherit',
+        fontSize: 14,
+        border: `1px solid ${palette.line}`,
+        backgroundColor: palette.paper,
+      }}
+    >
+      <option value="">{t`a file of mine …`}</option>
+      {tracks.map(({ id, name, seconds, bpm }) => (
+        <option key={id} value={id}>
+          {`${name}, ${clockText(seconds)}${bpm === null ? '' : `, ${String(bpm)} bpm`}`}
+        </option>
+      ))}
+    </Box>
+  );
+}
 
 /** How far a track and what is done to it are apart, as a sentence. */
 export function gapWords({ doneSeconds, gapSeconds }: MusicGap): string {

@@ -3,9 +3,10 @@ import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { CallListKind } from '@leiter/core';
-import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { palette } from '../../shared/palette';
+import { Choice, Row } from './choices';
 import type { Calling, RoundWanted } from '../voice/use-calls';
 
 export const callListWords: Readonly<Record<CallListKind, string>> = {
@@ -36,7 +37,14 @@ const keys = ['1', '2', '3', '4', '5', '6', '7', '8', '9'];
 
 /** Something to call out at once: what, how quick, for how long. The lists have the keys 1 to 9. */
 export function CallerPanel({ calling, onClose }: { readonly calling: Calling; readonly onClose: () => void }) {
-  const [wanted, setWanted] = useState<RoundWanted>({ every: tempi[1].every, mostAtOnce: 1, gaps: 'even', order: 'chance', shown: 'word' });
+  const [wanted, setWanted] = useState<RoundWanted>({
+    every: tempi[1].every,
+    mostAtOnce: 1,
+    gaps: 'even',
+    order: 'chance',
+    shown: 'word',
+    withMusic: false,
+  });
   const [seconds, setSeconds] = useState<number>(60);
   const panel = useRef<HTMLDivElement>(null);
   useEffect(() => {
@@ -63,7 +71,7 @@ export function CallerPanel({ calling, onClose }: { readonly calling: Calling; r
       aria-label={t`Call out`}
       sx={{
         position: 'absolute',
-        inset: '112px 36px 20px',
+        inset: '112px 8px 16px 36px',
         p: 3,
         zIndex: 4,
         backgroundColor: palette.nightShade,
@@ -123,6 +131,14 @@ export function CallerPanel({ calling, onClose }: { readonly calling: Calling; r
         >
           <Trans>in turn</Trans>
         </Choice>
+        <Choice
+          isChosen={wanted.withMusic}
+          onChoose={() => {
+            set({ withMusic: !wanted.withMusic });
+          }}
+        >
+          <Trans>when the music stops</Trans>
+        </Choice>
       </Row>
       <Row label={t`On the screen`}>
         {(['word', 'figure', 'neither'] as const).map((shown) => (
@@ -155,43 +171,6 @@ export function CallerPanel({ calling, onClose }: { readonly calling: Calling; r
       <Button variant="text" sx={{ color: palette.cream, fontSize: 17 }} onClick={onClose}>
         <Trans>Close</Trans>
       </Button>
-    </Box>
-  );
-}
-
-function Choice({
-  isChosen,
-  onChoose,
-  children,
-}: {
-  readonly isChosen: boolean;
-  readonly onChoose: () => void;
-  readonly children: ReactNode;
-}) {
-  return (
-    <Button
-      variant="outlined"
-      aria-pressed={isChosen}
-      onClick={onChoose}
-      sx={{
-        color: palette.cream,
-        borderColor: '#4A5A5F',
-        fontSize: 17,
-        '&[aria-pressed="true"]': { backgroundColor: palette.cream, color: palette.night },
-      }}
-    >
-      {children}
-    </Button>
-  );
-}
-
-function Row({ label, children }: { readonly label: string; readonly children: ReactNode }) {
-  return (
-    <Box role="group" aria-label={label} sx={{ display: 'flex', gap: 1.25, mb: 2.25 }}>
-      <Box aria-hidden="true" sx={{ width: 150, flexShrink: 0, fontSize: 19, pt: 0.75, color: palette.nightSoft }}>
-        {label}
-      </Box>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25 }}>{children}</Box>
     </Box>
   );
 }

@@ -17,10 +17,11 @@ interface Props {
   readonly onCall: () => void;
   /** A phone is to be a remote. */
   readonly onPhone: () => void;
+  readonly onMusic: () => void;
 }
 
 /** What can be pressed while a class is taught; all of it has a key as well. */
-export function Controls({ live, isPaused, isExplaining, showsMarks, onMarks, onCall, onPhone }: Props) {
+export function Controls({ live, isPaused, isExplaining, showsMarks, onMarks, onCall, onPhone, onMusic }: Props) {
   return (
     <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
       {isExplaining && (
@@ -68,6 +69,9 @@ export function Controls({ live, isPaused, isExplaining, showsMarks, onMarks, on
       )}
       <Press onPress={onCall}>
         <Trans>Call</Trans>
+      </Press>
+      <Press onPress={onMusic}>
+        <Trans>Music</Trans>
       </Press>
       <Press onPress={onPhone}>
         <Trans>Phone</Trans>

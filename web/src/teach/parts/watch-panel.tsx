@@ -12,12 +12,14 @@ import { markWords } from '../../shared/words';
 
 interface Props {
   readonly watch: Watch;
+  /** False while something lies over the stage that has these keys itself. */
+  readonly hasKeys: boolean;
   /** Takes a press into those that can be taken back. */
   readonly onPressed: (undo: () => void) => void;
 }
 
 /** The children beside the stage: who is to be looked at next comes first, and a mark is one key. */
-export function WatchPanel({ watch, onPressed }: Props) {
+export function WatchPanel({ watch, hasKeys, onPressed }: Props) {
   const { movement, side, rows, setSide, undo } = watch;
   const [wanted, setWanted] = useState<string | null>(null);
   const chosen = rows.find(({ id }) => id === wanted) ?? rows[0];
@@ -35,6 +37,7 @@ export function WatchPanel({ watch, onPressed }: Props) {
       sx={{ width: 262, flexShrink: 0, borderLeft: '1px solid #3A4A4F', mt: 1.5, p: '2px 14px 12px 16px', overflowY: 'auto', minHeight: 0 }}
     >
       <Keys
+        isOn={hasKeys}
         onKey={(event) => {
           if (!chosen) return;
           const change = markOfKey(event.key);
@@ -191,7 +194,10 @@ function Press({ label, onPress, isOn = false }: { readonly label: string; reado
 }
 
 /** Listens to the keys of marks while the panel is there. */
-function Keys({ onKey }: { readonly onKey: (event: KeyboardEvent) => void }) {
-  useHotkeys(['1', '2', '3', '4', '0', 'h', 'f', 'l', 'r', 'delete', 'backspace', 'tab', 'shift+tab'], onKey, { preventDefault: true });
+function Keys({ isOn, onKey }: { readonly isOn: boolean; readonly onKey: (event: KeyboardEvent) => void }) {
+  useHotkeys(['1', '2', '3', '4', '0', 'h', 'f', 'l', 'r', 'delete', 'backspace', 'tab', 'shift+tab'], onKey, {
+    preventDefault: true,
+    enabled: isOn,
+  });
   return null;
 }

@@ -3,22 +3,22 @@ import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { RemoteMade } from '@leiter/contract';
-import { useQuery } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { QRCodeSVG } from 'qrcode.react';
 import { useState } from 'react';
 import { api } from '../../shared/api';
 import { headingFont, palette } from '../../shared/palette';
 
+/** The link of this class as it was made here; it is told once, and the next one ends it. */
+export type PhoneLink = Pick<ReturnType<typeof usePhoneLink>, 'data' | 'isError'>;
+
+/** Makes the link when it is to be shown first, and keeps it while this page is open. */
+export function usePhoneLink(classId: string) {
+  return useMutation({ mutationFn: () => api<RemoteMade>('POST', `classes/${classId}/remote`) });
+}
+
 /** The code that makes a phone a remote of this class. */
-export function PhoneDialog({ classId, onClose }: { readonly classId: string; readonly onClose: () => void }) {
-  const made = useQuery({
-    queryKey: ['remote', classId],
-    // a link is told once: it is made when it is to be shown, and kept while this page is open
-    queryFn: () => api<RemoteMade>('POST', `classes/${classId}/remote`),
-    staleTime: Infinity,
-    gcTime: Infinity,
-    retry: false,
-  });
+export function PhoneDialog({ made, onClose }: { readonly made: PhoneLink; readonly onClose: () => void }) {
   const [chosen, setChosen] = useState(0);
   const isHere = /^(localhost|127\.0\.0\.1|\[::1\])$/.test(location.hostname);
   const addresses = made.data && isHere ? made.data.addresses : [location.origin];

@@ -12,6 +12,7 @@ export const teachKeys: readonly (readonly [string, string])[] = [
   ['L R', t`marks the left, the right side`],
   ['M', t`the children beside the stage, shown and hidden`],
   ['K', t`calls something out: shapes, stances, body parts, left and right …`],
+  ['B', t`the music: louder, slower, an eight again and again, a beat of our own`],
   ['T', t`takes what is offered to end on time`],
   ['P', t`puts the item off, behind the next one`],
   ['O', t`once more: the item comes again behind the next one`],
@@ -36,6 +37,7 @@ export interface TeachPresses {
   readonly voice: () => void;
   readonly signal: () => void;
   readonly marks: () => void;
+  readonly music: () => void;
 }
 
 const prevented = { preventDefault: true } as const;
@@ -56,4 +58,5 @@ export function useTeachKeys(presses: TeachPresses): void {
   useHotkeys('v', presses.voice);
   useHotkeys('s', presses.signal);
   useHotkeys('m', presses.marks);
+  useHotkeys('b', presses.music);
 }

@@ -2,6 +2,9 @@ import type { ClassPageResponse } from '@leiter/contract';
 import {
   calledUtterances,
   callRound,
+  callsAtStops,
+  musicStops,
+  type MusicStop,
   type Call,
   type CallList,
   type CalledMoment,
@@ -19,7 +22,11 @@ import { monotonicNow } from '../run/monotonic-clock';
 const getReadyMilliseconds = 3000;
 
 /** How a round on the spot goes; how long and by which chance is decided when it begins. */
-export type RoundWanted = Pick<CallRound, 'every' | 'mostAtOnce' | 'gaps' | 'order'> & { readonly shown: 'word' | 'figure' | 'neither' };
+export type RoundWanted = Pick<CallRound, 'every' | 'mostAtOnce' | 'gaps' | 'order'> & {
+  readonly shown: 'word' | 'figure' | 'neither';
+  /** Music plays, and something is called each time it stops. */
+  readonly withMusic: boolean;
+};
 
 /** A round that goes on. */
 export interface CallingNow {
@@ -27,6 +34,8 @@ export interface CallingNow {
   readonly shown: RoundWanted['shown'];
   readonly aside: Aside;
   readonly moments: readonly CalledMoment[];
+  /** When its music stops, in seconds of the round; null where there is none. */
+  readonly stops: readonly MusicStop[] | null;
   /** In milliseconds of the page's clock. */
   readonly endsAt: number;
 }
@@ -47,13 +56,16 @@ export function useCalls(page: ClassPageResponse, library: Library, countLanguag
     lists,
     callsOf: useMemo(() => callsOfItem(lists), [lists]),
     now,
-    begin: (list, { shown, ...wanted }, seconds) => {
+    begin: (list, { shown, withMusic, ...wanted }, seconds) => {
       const startsAt = monotonicNow() + getReadyMilliseconds;
-      const moments = callRound(list.calls, { ...wanted, seconds, seed: Math.floor(startsAt) });
+      const seed = Math.floor(startsAt);
+      const stops = withMusic ? musicStops(seconds, seed) : null;
+      const moments = stops ? callsAtStops(list.calls, stops, seed) : callRound(list.calls, { ...wanted, seconds, seed });
       setNow({
         list,
         shown,
         moments,
+        stops,
         aside: { utterances: calledUtterances(moments, seconds), startsAt },
         endsAt: startsAt + seconds * 1000,
       });

@@ -20,6 +20,8 @@ export interface Voice {
   readonly switchOn: (isOn: boolean) => void;
   /** To be called in answer to a key or a click: a browser gives no sound before. Over when there is sound, or soon. */
   readonly wake: () => Promise<void>;
+  /** The sound card, where there is one: music plays on it as well. */
+  readonly context: AudioContext | null;
 }
 
 const retryMilliseconds = 15_000;
@@ -134,7 +136,7 @@ export function useVoice(
     const woken = machine?.context.resume().catch(() => undefined);
     await Promise.race([woken, new Promise((resolve) => setTimeout(resolve, mostWakeMilliseconds))]);
   }, [machine]);
-  return { state: stateOf(), progress, isOn, switchOn, wake };
+  return { state: stateOf(), progress, isOn, switchOn, wake, context: machine?.context ?? null };
 
   function stateOf(): VoiceState {
     if (!machine) return 'no-sound';

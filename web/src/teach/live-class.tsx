@@ -2,38 +2,42 @@ import { t } from '@lingui/core/macro';
 import Box from '@mui/material/Box';
 import type { ClassPageResponse, StoredPlan } from '@leiter/contract';
 import { evaluationContextOf } from '@leiter/contract/evaluation-context';
-import { groupBy, homeTaskLines, safetyTalkOf, usualVoice, waitsForSignal, type Evaluation, type Library } from '@leiter/core';
+import { homeTaskLines, safetyTalkOf, usualVoice, waitsForSignal, type Library } from '@leiter/core';
 import { DateTime } from 'luxon';
 import { useEffect, useMemo, useState } from 'react';
-import { noteTeaching } from '../../queries/class.queries';
-import { useClassContext } from '../../queries/evaluation';
-import { useGroupBoard } from '../../queries/record.queries';
-import { useSession } from '../../queries/session.queries';
-import { useClassAtHand } from '../../at-hand/use-class-at-hand';
-import { KeysHelp } from '../../shared/keys-help';
-import { lateStart, offerNow } from '../run/live-plan';
-import { useHeldPlan } from '../run/use-held-plan';
-import { teachKeys, useTeachKeys } from '../run/use-keys';
-import { useTeaching } from '../run/use-teaching';
-import { useWakeLock } from '../run/use-wake-lock';
-import { useCalls } from '../voice/use-calls';
-import { useVoice } from '../voice/use-voice';
-import { AfterClass } from './after-class';
-import { BeforeClass } from './before-class';
-import { CallerPanel } from './caller-panel';
-import { CallingStage } from './calling-stage';
-import { Controls } from './controls';
-import { Dark } from './dark';
-import { LiveLadder } from './live-ladder';
-import { Offer, PlanChanged } from './offer';
-import { StageTop, StageView } from './stage-view';
-import { VoiceSign } from './voice-sign';
-import { WatchPanel } from './watch-panel';
-import { useWatch } from '../../marking/use-watch';
-import { PhoneDialog } from '../remote/phone-dialog';
-import { stageShown } from '../remote/stage-shown';
-import { useStage } from '../remote/use-stage';
-import { markableNow } from './markable-now';
+import { noteTeaching } from '../queries/class.queries';
+import { useClassContext } from '../queries/evaluation';
+import { useGroupBoard } from '../queries/record.queries';
+import { useSession } from '../queries/session.queries';
+import { useClassAtHand } from '../at-hand/use-class-at-hand';
+import { KeysHelp } from '../shared/keys-help';
+import { insteadOf } from './run/instead-of';
+import { useOffer } from './run/use-offer';
+import { useHeldPlan } from './run/use-held-plan';
+import { teachKeys, useTeachKeys } from './run/use-keys';
+import { useTeaching } from './run/use-teaching';
+import { useWakeLock } from './run/use-wake-lock';
+import { useCalls } from './voice/use-calls';
+import { useVoice } from './voice/use-voice';
+import { AfterClass } from './parts/after-class';
+import { BeforeClass } from './parts/before-class';
+import { CallerPanel } from './parts/caller-panel';
+import { CallingStage } from './parts/calling-stage';
+import { Controls } from './parts/controls';
+import { Dark } from './parts/dark';
+import { LiveLadder } from './parts/live-ladder';
+import { Offer, PlanChanged } from './parts/offer';
+import { StageTop, StageView } from './parts/stage-view';
+import { VoiceSign } from './parts/voice-sign';
+import { WatchPanel } from './parts/watch-panel';
+import { useWatch } from '../marking/use-watch';
+import { MusicPanel } from './music/music-panel';
+import { useMusic } from './music/use-music';
+import { PhoneDialog, usePhoneLink } from './remote/phone-dialog';
+import { doPress } from './remote/do-press';
+import { stageShown } from './remote/stage-shown';
+import { useStage } from './remote/use-stage';
+import { markableNow } from './run/markable-now';
 
 /** A class that has a plan: before it begins, while it is taught, and when it is over. */
 export function LiveClass({
@@ -51,6 +55,11 @@ export function LiveClass({
   const live = useTeaching(page.class.id, held.plan, library, context);
   const board = useGroupBoard(page.class.groupId).data;
   const [isShowingPhone, setShowingPhone] = useState(false);
+  const phoneLink = usePhoneLink(page.class.id);
+  const showPhone = (): void => {
+    if (!phoneLink.data && !phoneLink.isPending) phoneLink.mutate();
+    setShowingPhone(true);
+  };
   const { plan, evaluation, position } = live;
   const { items } = evaluation.timeline;
   const talk = useMemo(
@@ -64,7 +73,13 @@ export function LiveClass({
   const calling = useCalls(page, library, settings.countLanguage);
   const [isChoosingCalls, setChoosingCalls] = useState(false);
   const [showsMarks, setShowsMarks] = useState(true);
+  const [isAtMusic, setAtMusic] = useState(false);
   const voice = useVoice(live.run, items, settings, { callsOf: calling.callsOf, aside: calling.now?.aside ?? null });
+  const stopping = useMemo(
+    () => (calling.now?.stops ? { startsAt: calling.now.aside.startsAt, stops: calling.now.stops } : null),
+    [calling.now],
+  );
+  const music = useMusic(voice.context, live.run, items, stopping);
   const isOver = position !== null && position.timed === null;
   const isPaused = position?.isPaused ?? false;
   useEffect(() => {
@@ -72,21 +87,9 @@ export function LiveClass({
   }, [page.class.groupName]);
   useWakeLock(live.run !== null && !isOver);
   const isWaiting = live.run !== null && position?.timed ? waitsForSignal(live.run, position.timed) : false;
-  const late = live.run ? lateStart(page.class, session?.club.timeZone ?? 'utc', live.run.startedAt) : 0;
-  // looked at anew every quarter of a minute: it takes a moment
-  const missing = position
-    ? Math.ceil((position.behindSeconds + late + evaluation.timeline.totalSeconds - page.class.lengthMinutes * 60) / 15) * 15
-    : 0;
-  const itemIndex = live.run?.itemIndex ?? 0;
-  const offer = useMemo(
-    () => (live.run ? offerNow(live.run, items, plan, library, context, missing) : null),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- of the run it reads which item it is at
-    [itemIndex, items, plan, library, context, missing],
-  );
-  const takeOffer = (): void => {
-    if (offer && offer.steps.length > 0) live.take(offer.steps.map(({ edit }) => edit));
-  };
+  const { offer, missing, take: takeOffer } = useOffer(page.class, live, library, context, session?.club.timeZone ?? 'utc');
   const { now: moment } = live;
+  const itemIndex = live.run?.itemIndex ?? 0;
   const { now: round, stop } = calling;
   useEffect(() => {
     // a pause is for everything
@@ -127,6 +130,9 @@ export function LiveClass({
     signal: () => {
       live.setGo(live.run?.go === 'on-signal' ? 'by-itself' : 'on-signal');
     },
+    music: () => {
+      if (live.run && !isOver) setAtMusic(!isAtMusic);
+    },
     marks: () => {
       setShowsMarks(!showsMarks);
     },
@@ -136,37 +142,12 @@ export function LiveClass({
   const stepSide = position?.step && 'side' in position.step ? position.step.side : null;
   const side = stepSide === 'left' || stepSide === 'right' ? stepSide : null;
   const watch = useWatch(page, board, library, watched, watched && watched.slug === position?.timed?.movement.slug ? side : null);
-  useStage(page.class.id, position && stageShown(live, position, watch, isWaiting), ({ press, childId, mark }) => {
-    switch (press) {
-      case 'on':
-      case 'back':
-      case 'pause':
-      case 'resume':
-      case 'go':
-        live.move(press);
-        return;
-      case 'put-off':
-        live.putOff();
-        return;
-      case 'once-more':
-        live.onceMore();
-        return;
-      case 'undo':
-        live.undo();
-        return;
-      case 'mark':
-      case 'take-back': {
-        const cell = watch?.rows.find(({ id }) => id === childId)?.cell;
-        if (!cell) return;
-        if (press === 'take-back') watch.takeBack(cell);
-        else if (mark !== undefined) watch.change(cell, { kind: 'mark', mark });
-        live.pressed(watch.undo);
-      }
-    }
+  useStage(page.class.id, position && stageShown(live, position, watch, isWaiting), (press) => {
+    doPress(press, live, watch);
   });
   const phone = isShowingPhone && (
     <PhoneDialog
-      classId={page.class.id}
+      made={phoneLink}
       onClose={() => {
         setShowingPhone(false);
       }}
@@ -182,9 +163,7 @@ export function LiveClass({
         voice={voice}
         atHand={atHand}
         phone={phone}
-        onPhone={() => {
-          setShowingPhone(true);
-        }}
+        onPhone={showPhone}
         onStart={(stopsNote) => {
           held.hold();
           // the first word is heard from its beginning
@@ -235,8 +214,9 @@ export function LiveClass({
                 onCall={() => {
                   setChoosingCalls(true);
                 }}
-                onPhone={() => {
-                  setShowingPhone(true);
+                onPhone={showPhone}
+                onMusic={() => {
+                  setAtMusic(!isAtMusic);
                 }}
               />
             </Box>
@@ -258,9 +238,19 @@ export function LiveClass({
                   )
                 }
               />
-              {showsMarks && watch && <WatchPanel watch={watch} onPressed={live.pressed} />}
+              {showsMarks && watch && (
+                <WatchPanel watch={watch} hasKeys={!isChoosingCalls && !round && !isAtMusic} onPressed={live.pressed} />
+              )}
             </Box>
             {round && <CallingStage calling={round} now={moment} library={library} onStop={stop} />}
+            {isAtMusic && (
+              <MusicPanel
+                music={music}
+                onClose={() => {
+                  setAtMusic(false);
+                }}
+              />
+            )}
             {isChoosingCalls && !round && (
               <CallerPanel
                 calling={calling}
@@ -275,22 +265,5 @@ export function LiveClass({
       {phone}
       <KeysHelp keys={teachKeys} />
     </Dark>
-  );
-}
-
-/** What those do who do another movement than the item says, each with their names: `Jog on the spot: Mei H., Mikko S.`. */
-function insteadOf(
-  itemId: string | undefined,
-  { versions }: Evaluation,
-  { children }: ClassPageResponse,
-  library: Library,
-): readonly string[] {
-  const nameOf = (childId: string): string => children.find(({ id }) => id === childId)?.name ?? '';
-  const others = groupBy(
-    versions.filter((version) => version.itemId === itemId && version.tier === 'instead'),
-    ({ movement }) => movement,
-  );
-  return [...others].map(
-    ([movement, own]) => `${library.get(movement)?.name ?? movement}: ${own.map(({ childId }) => nameOf(childId)).join(', ')}`,
   );
 }
