@@ -193,7 +193,7 @@ export { itemTimesOf, type ItemTime, type Measured } from './pacing/item-times.j
 export { blended, mirrored, type Pose, type Prop } from './figure/pose.js';
 export { poseNamed, poseNames } from './figure/pose-book.js';
 export { motionOf, poseAt, type Motion } from './figure/motion.js';
-export { type Facing } from './figure/draw.js';
+export { shapesOf, type Facing } from './figure/draw.js';
 export { solve } from './figure/solve.js';
 export { figureMarkup, type FigureInks, type FigureRoom } from './figure/markup.js';
 export { roomFor } from './figure/room.js';
@@ -259,3 +259,7 @@ export { calledUtterances, callRound, callsAtStops, type CalledMoment, type Call
 export { familiarityOf } from './timing/familiarity.js';
 export { readCallNames, type CallName } from './record/call-names.js';
 export { openRun } from './pacing/open-run.js';
+export { castOf, type Actor, type Incident } from './rehearsal/cast.js';
+export { debriefOf, type Debrief, type Look, type Performance, type RehearsalMark } from './rehearsal/debrief.js';
+export { recordOf, shareOf, shownOf, tempoOf, type Shown } from './rehearsal/shown.js';
+export { flawed, flawOf, type Flaw } from './figure/flaw.js';

@@ -25,6 +25,7 @@ export function OwnMusic() {
   const [refused, setRefused] = useState<readonly string[]>([]);
   const [busy, setBusy] = useState(0);
   const [heard, setHeard] = useState<string | null>(null);
+  const input = useRef<HTMLInputElement>(null);
   const take = async (files: readonly File[]): Promise<void> => {
     setRefused([]);
     setBusy(files.length);
@@ -43,19 +44,21 @@ export function OwnMusic() {
       <Typography variant="body2" sx={{ mb: 1, color: palette.soft }}>
         <Trans>Files of your own, kept in this browser and sent nowhere. A plan names them; Teach plays them.</Trans>
       </Typography>
-      <Button variant="outlined" component="label" disabled={busy > 0}>
+      <Button variant="outlined" disabled={busy > 0} onClick={() => input.current?.click()}>
         {busy > 0 ? t`Finding the beat …` : t`Take files in`}
-        <input
-          type="file"
-          accept="audio/*"
-          multiple
-          hidden
-          onChange={(event) => {
-            void take([...(event.target.files ?? [])]);
-            event.target.value = '';
-          }}
-        />
       </Button>
+      <input
+        ref={input}
+        type="file"
+        accept="audio/*"
+        multiple
+        hidden
+        aria-label={t`Files of music`}
+        onChange={(event) => {
+          void take([...(event.target.files ?? [])]);
+          event.target.value = '';
+        }}
+      />
       <Box role="alert" sx={{ color: palette.stop, fontSize: 14, mt: 0.5 }}>
         {refused.join(' ')}
       </Box>

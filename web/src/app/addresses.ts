@@ -22,6 +22,7 @@ export const addresses: readonly Address[] = [
   { path: '/classes/:id/plan', page: 'plan/plan', asks: ['classes/:id', 'library', 'plan-templates'] },
   { path: '/classes/:id/compare', page: 'compare/compare', asks: ['classes/:id', 'library'] },
   { path: '/classes/:id/teach', page: 'teach/teach', asks: ['classes/:id', 'library'] },
+  { path: '/classes/:id/rehearse', page: 'teach/rehearsal', asks: ['classes/:id', 'library'] },
   { path: '/classes/:id/beside', page: 'remote/beside', asks: ['classes/:id', 'library'] },
   { path: '/classes/:id/marks', page: 'record/marks', asks: ['classes/:id', 'library'] },
   { path: '/groups/:id', page: 'record/board', asks: ['groups/:id/board', 'library', 'syllabuses'] },

@@ -69,6 +69,11 @@ function OneClass({ page }: { readonly page: ClassPageResponse }) {
               <Trans>Beside it</Trans>
             </ButtonLink>
           )}
+          {may.change && stored && (
+            <ButtonLink to={`${to}/rehearse`}>
+              <Trans>Rehearse</Trans>
+            </ButtonLink>
+          )}
           <ButtonLink to={`${to}/marks`}>
             <Trans>Marks</Trans>
           </ButtonLink>

@@ -5,13 +5,16 @@ import { useStageView, type StageDoor } from './parts/use-stage-view';
 
 const door: StageDoor = { eventsPath: '/api/remote/events', pressesPath: '/api/remote/presses' };
 
+const isLink = (token: string): boolean => /^[\w-]{43}$/.test(token);
+
 /** Where the code on the screen leads: a phone that is a remote of one class, without a sign-in. */
 function RemotePage() {
-  const [state, setState] = useState<'following' | 'there' | 'over'>('following');
+  const [state, setState] = useState<'following' | 'there' | 'over'>(() => (isLink(location.hash.slice(1)) ? 'following' : 'over'));
   useEffect(() => {
     document.title = t`Remote – Leiter`;
     let again: ReturnType<typeof setTimeout> | undefined;
     const token = location.hash.slice(1);
+    if (!isLink(token)) return;
     const follow = async (): Promise<void> => {
       try {
         const answer = await fetch('/api/remote', {

@@ -22,12 +22,23 @@ interface Props {
   readonly isWaiting: boolean;
   /** True where the children stand beside it: there is less room. */
   readonly hasPanel: boolean;
+  /** True on half a screen: the figure stands above what is counted. */
+  readonly isHalf?: boolean;
   /** What would end the class on time; nothing while it does. */
   readonly offer: ReactNode;
 }
 
 /** Where in the class this is, and when it ends. */
-export function StageTop({ position, clock, endsAt }: { readonly position: Position; readonly clock: string; readonly endsAt: string }) {
+export function StageTop({
+  position,
+  clock,
+  endsAt = null,
+}: {
+  readonly position: Position;
+  readonly clock: string;
+  /** Null where it does not matter when it ends. */
+  readonly endsAt?: string | null;
+}) {
   return (
     <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 2, p: '22px 36px 0', fontSize: 23, color: palette.nightSoft }}>
       <span>
@@ -37,16 +48,18 @@ export function StageTop({ position, clock, endsAt }: { readonly position: Posit
         </Box>
       </span>
       <Box component="span" sx={{ whiteSpace: 'nowrap' }}>
-        <Trans>
-          ends <strong style={{ color: palette.cream }}>{endsAt}</strong> · {paceWords(position)}
-        </Trans>
+        {endsAt !== null && (
+          <Trans>
+            ends <strong style={{ color: palette.cream }}>{endsAt}</strong> · {paceWords(position)}
+          </Trans>
+        )}
       </Box>
     </Box>
   );
 }
 
 /** What is taught now, to be read from three metres away. */
-export function StageView({ position, talk, homeTask, nameOf, instead, stance, isWaiting, hasPanel, offer }: Props) {
+export function StageView({ position, talk, homeTask, nameOf, instead, stance, isWaiting, hasPanel, isHalf = false, offer }: Props) {
   const { timed, next } = position;
   if (!timed) return null;
   const { movement, item } = timed;
@@ -79,7 +92,7 @@ export function StageView({ position, talk, homeTask, nameOf, instead, stance, i
           flex: 1,
           minHeight: 0,
           display: 'grid',
-          gridTemplateColumns: said.length > 0 ? '1fr 420px' : '320px 1fr',
+          gridTemplateColumns: isHalf ? '1fr' : said.length > 0 ? '1fr 420px' : '320px 1fr',
           gap: 4,
           alignItems: 'center',
         }}
@@ -87,7 +100,7 @@ export function StageView({ position, talk, homeTask, nameOf, instead, stance, i
         {said.length > 0 ? (
           <Talk lines={said} label={timed.section.kind === 'safety' ? t`Safety talk` : t`Home task`} />
         ) : (
-          <Figure movement={movement} size={320} tone="night" isDecoration={false} />
+          <Figure movement={movement} size={isHalf ? 220 : 320} tone="night" isDecoration={false} />
         )}
         <Now position={position} stance={stance} isWaiting={isWaiting} />
       </Box>

@@ -22,6 +22,19 @@ export const teachKeys: readonly (readonly [string, string])[] = [
   [t`← ↑ Page up`, t`back to the start of the item, again: the item before`],
 ];
 
+/** Those of a rehearsal. */
+export const rehearsalKeys: typeof teachKeys = [
+  [t`Space`, t`pause, go on; while the work waits for your signal: begin it`],
+  ['1 2 3 4', t`marks the child that is chosen: not yet, with help, alone, clean`],
+  ['F', t`a fault; again: the next one`],
+  ['Tab', t`looks at the next child`],
+  ['G', t`the explaining is over: the work begins now`],
+  ['S', t`the work begins on your signal, or by itself`],
+  ['V', t`the voice, on and off`],
+  [t`→ ↓ Page down`, t`on to the next item; while the work waits for your signal: begin it`],
+  [t`← ↑ Page up`, t`back to the start of the item, again: the item before`],
+];
+
 /** What a key does. */
 export interface TeachPresses {
   readonly wake: () => void;

@@ -1,0 +1,78 @@
+import { ask, expect, freshClass, signIn, test } from './leiter.js';
+
+// what moves is what this is about
+test.use({ contextOptions: { reducedMotion: 'no-preference' } });
+
+interface Kept {
+  readonly class: { readonly taughtAt: string | null; readonly rehearsedAt: string | null };
+  readonly observations: readonly object[];
+  readonly pace: object;
+  readonly children: readonly { readonly id: string }[];
+}
+
+test('A class is rehearsed to drawn children, who move; marks and looks are set beside what was shown, and nothing of it is kept', async ({
+  page,
+  leiter,
+}) => {
+  test.setTimeout(120_000);
+  await signIn(page, leiter, 'owner');
+  const id = await freshClass(page, 'gymnastics');
+  const item = (name: string, movement: string) => ({
+    id: name,
+    movement,
+    dose: { kind: 'timed', seconds: 60 },
+    sides: 'none',
+    tiers: ['core'],
+    familiarity: 'routine',
+  });
+  const items = [item('land', 'landing-position'), item('jog', 'jog-on-the-spot')];
+  const data = { version: 0, plan: { v: 1, focus: ['landing-position'], sections: [{ id: 'skill', kind: 'skill', items }] } };
+  const saved = await page.request.put(`${leiter.url}/api/classes/${id}/plan`, { data, headers: { origin: leiter.url } });
+  expect(saved.status(), await saved.text()).toBe(200);
+  const before = await ask<Kept>(page, `classes/${id}`);
+  const sent: string[] = [];
+  page.on('request', (request) => {
+    if (request.method() !== 'GET' && !request.url().includes('/voice/clips')) sent.push(`${request.method()} ${request.url()}`);
+  });
+
+  await page.goto(`${leiter.url}/classes/${id}`);
+  await page.getByRole('link', { name: 'Rehearse' }).click();
+  await page.getByRole('button', { name: 'Begin the rehearsal' }).click();
+  const pictures = page.getByRole('list', { name: 'The group' }).getByRole('listitem');
+  await expect(pictures).toHaveCount(before.children.length);
+  await page.keyboard.press('g');
+  // the children move: a picture is another one a moment later
+  const picture = () => page.evaluate(() => [...document.querySelectorAll('canvas')].map((canvas) => canvas.toDataURL()).join());
+  const first = await picture();
+  await expect.poll(async () => (await picture()) !== first).toBe(true);
+
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('4');
+  await pictures.nth(1).getByRole('button').first().click();
+  await pictures
+    .nth(1)
+    .getByRole('button', { name: /: alone$/ })
+    .click();
+  const looked = await pictures.nth(2).getByRole('button').first().getAttribute('aria-label');
+  await pictures.nth(2).getByRole('button').first().click();
+  await page.getByRole('button', { name: 'End the rehearsal' }).click();
+
+  const all = before.children.length;
+  const seen = page.getByRole('region', { name: `Looked at: 3 of ${String(all)}` });
+  await expect(seen).toContainText('Nobody looked at:');
+  await expect(seen).not.toContainText(looked ?? '');
+  // two marks: each is as shown, kinder or stricter
+  const marks = page.getByRole('region', { name: /^Marks as shown: / });
+  const agreed = Number(/: (\d) of 2$/.exec((await marks.getAttribute('aria-label')) ?? '')?.[1]);
+  expect((await marks.getByText(/ – (kinder|stricter)\.$/).count()) + agreed).toBe(2);
+  await expect(marks).toContainText('Not marked, Landing position:');
+
+  const after = await ask<Kept>(page, `classes/${id}`);
+  expect(after).toEqual(before);
+  expect(sent).toEqual([]);
+  const { items: taught } = await ask<{ readonly items: readonly object[] }>(page, `classes/${id}/taught`);
+  expect(taught).toEqual([]);
+  // the class itself is still to begin
+  await page.goto(`${leiter.url}/classes/${id}/teach`);
+  await expect(page.getByRole('button', { name: /start/i })).toBeVisible();
+});

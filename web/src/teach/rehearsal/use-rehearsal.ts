@@ -1,0 +1,165 @@
+import type { ClassPageResponse } from '@leiter/contract';
+import {
+  castOf,
+  debriefOf,
+  flawOf,
+  recordOf,
+  shareOf,
+  shownOf,
+  tempoOf,
+  type Actor,
+  type Debrief,
+  type Library,
+  type Look,
+  type Movement,
+  type Performance,
+  type RehearsalMark,
+} from '@leiter/core';
+import { useEffect, useMemo, useState } from 'react';
+import { requirementFor, type Standings } from '../../marking/mark-grid';
+import type { Teaching } from '../run/use-teaching';
+import type { Variant } from './wall-frames';
+
+/** What a child does in its picture. */
+export interface OnWall extends Actor {
+  readonly name: string;
+  readonly doing: 'watches' | 'works' | 'is-away' | 'has-stopped';
+  readonly variant: Variant;
+  /** One round of the movement takes it so long, in seconds. */
+  readonly roundSeconds: number;
+  readonly given: RehearsalMark | null;
+  readonly looks: number;
+}
+
+export interface Rehearsal {
+  readonly wall: readonly OnWall[];
+  /** What can be marked now. */
+  readonly movement: Movement | null;
+  readonly look: (childId: string) => void;
+  readonly mark: (childId: string, change: Pick<RehearsalMark, 'mark' | 'faults'>) => void;
+  readonly debrief: () => Debrief;
+}
+
+const work: ReadonlySet<string> = new Set(['reps', 'hold', 'timed', 'counts', 'length']);
+const stand: Variant['movement'] = { slug: 'stand', figure: ['stand'], view: null };
+
+/**
+ * A class that is rehearsed: the children of the group as the stand-in for a call shows them. Nothing of it leaves this page.
+ * @param seed another one is another rehearsal
+ */
+export function useRehearsal(
+  page: ClassPageResponse,
+  board: Standings | null,
+  library: Library,
+  live: Teaching,
+  movement: Movement | null,
+  seed: number,
+): Rehearsal {
+  const { evaluation, position, run } = live;
+  const { totalSeconds } = evaluation.timeline;
+  const present = useMemo(
+    () => page.children.filter(({ attendance }) => attendance !== 'absent' && attendance !== 'watched'),
+    [page.children],
+  );
+  const cast = useMemo(
+    () =>
+      castOf(
+        present.map(({ id }) => id),
+        totalSeconds,
+        seed,
+      ),
+    [present, totalSeconds, seed],
+  );
+  const versions = useMemo(() => new Map(evaluation.versions.map((one) => [`${one.itemId} ${one.childId}`, one])), [evaluation.versions]);
+  const [given, setGiven] = useState<readonly RehearsalMark[]>([]);
+  const [looks, setLooks] = useState<readonly Look[]>([]);
+  const [performances, setPerformances] = useState<ReadonlyMap<string, Performance>>(new Map());
+
+  const timed = position?.timed ?? null;
+  const second = position && timed ? timed.startSecond + timed.seconds - position.remainingSeconds : totalSeconds;
+  const share = shareOf(second, totalSeconds);
+  const isWork = position !== null && !position.isPaused && position.step !== null && work.has(position.step.kind);
+  const incidentOf = (childId: string) =>
+    cast.incidents.find(({ child, from, until }) => child === childId && second >= from && second < until);
+  const stageOf = (childId: string, slug: string): number | null =>
+    board
+      ? (requirementFor(
+          board.rows.find((row) => row.childId === childId),
+          board,
+          slug,
+        )?.stage ?? null)
+      : null;
+  const shownBy = (child: (typeof present)[number], own: Movement) =>
+    shownOf(child.id, own, recordOf(child.marks, own.slug, stageOf(child.id, own.slug)), share, seed);
+  const stepSide = position?.step && 'side' in position.step ? position.step.side : null;
+
+  const wall = present.flatMap((child): readonly OnWall[] => {
+    const actor = cast.actors.find((one) => one.child === child.id);
+    if (!actor) return [];
+    const version = timed && versions.get(`${timed.item.id} ${child.id}`);
+    const own = (version && library.get(version.movement)) ?? timed?.movement ?? null;
+    const incident = incidentOf(child.id);
+    const doing = incident
+      ? incident.kind === 'off-screen'
+        ? 'is-away'
+        : 'has-stopped'
+      : isWork && version?.tier !== null && own
+        ? 'works'
+        : 'watches';
+    const shown = own && doing === 'works' ? shownBy(child, own) : null;
+    const marks = given.filter((one) => one.child === child.id && one.movement === movement?.slug);
+    return [
+      {
+        ...actor,
+        name: child.name,
+        doing,
+        variant:
+          own && doing === 'works' && own.figure.length > 0
+            ? { movement: own, flaws: [...new Set((shown?.faults ?? []).map(flawOf))], isMirrored: stepSide === 'right' }
+            : { movement: stand, flaws: [], isMirrored: false },
+        roundSeconds: (doing === 'works' ? 2.6 : 5) / tempoOf(share),
+        given: marks.at(-1) ?? null,
+        looks: looks.filter((look) => look.child === child.id).length,
+      },
+    ];
+  });
+
+  // what is in focus is shown as soon as its work begins
+  const performed = movement && timed?.movement.slug === movement.slug && isWork ? `${timed.item.id} ${String(timed.round)}` : null;
+  useEffect(() => {
+    if (performed === null || !movement) return;
+    // eslint-disable-next-line react-hooks/set-state-in-effect -- what was shown is written down when it is
+    setPerformances((before) => {
+      const next = new Map(before);
+      for (const child of present)
+        // who does something else does not show it
+        if (!incidentOf(child.id) && versions.get(`${timed?.item.id ?? ''} ${child.id}`)?.movement === movement.slug)
+          next.set(`${child.id} ${movement.slug}`, { child: child.id, movement: movement.slug, ...shownBy(child, movement) });
+      return next;
+    });
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once for each time it is worked at
+  }, [performed]);
+
+  const look = (childId: string): void => {
+    setLooks((all) => [...all, { child: childId, second }]);
+  };
+  return {
+    wall,
+    movement,
+    look,
+    mark: (childId, { mark, faults }) => {
+      if (!movement) return;
+      setGiven((all) => [...all, { child: childId, movement: movement.slug, mark, faults }]);
+      look(childId);
+    },
+    debrief: () =>
+      debriefOf({
+        children: present.map(({ id }) => id),
+        performances: [...performances.values()],
+        given,
+        looks,
+        incidents: cast.incidents,
+        until: run ? second : 0,
+      }),
+  };
+}
