@@ -71,6 +71,15 @@ export function requireChromium() {
   installPackages(['chromium-headless-shell'], ', or set CHROMIUM to the path of one');
 }
 
+/** What only the bench needs: sounds to listen to, and a browser with a microphone. */
+export function requireForBench() {
+  const missing = [
+    ...(run('sh', ['-c', 'command -v sox']).code === 0 ? [] : ['sox']),
+    ...(existsSync('/usr/bin/chromium') ? [] : ['chromium']),
+  ];
+  if (missing.length > 0) installPackages(missing, '');
+}
+
 /** Installs the packages of the lock file when it changed since the last time. */
 export function requirePackages() {
   const stamp = `${root}/node_modules/.leiter-lock`;

@@ -263,3 +263,4 @@ export { castOf, type Actor, type Incident } from './rehearsal/cast.js';
 export { debriefOf, type Debrief, type Look, type Performance, type RehearsalMark } from './rehearsal/debrief.js';
 export { recordOf, shareOf, shownOf, tempoOf, type Shown } from './rehearsal/shown.js';
 export { flawed, flawOf, type Flaw } from './figure/flaw.js';
+export { ClapListener, clapSettings } from './voice/claps.js';

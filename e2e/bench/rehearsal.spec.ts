@@ -42,7 +42,7 @@ test('A rehearsal with twelve figures that move', async ({ page, leiter }) => {
   await page.getByRole('button', { name: 'Begin the rehearsal' }).click();
   await expect(page.getByRole('list', { name: 'The group' }).getByRole('listitem')).toHaveCount(12);
   const gaps: number[] = [];
-  for (const _ of movements) {
+  for (const { id: item } of items) {
     await page.keyboard.press('g');
     gaps.push(
       ...(await page.evaluate(
@@ -63,6 +63,7 @@ test('A rehearsal with twelve figures that move', async ({ page, leiter }) => {
       )),
     );
     await page.keyboard.press('PageDown');
+    expect(item).not.toBe('');
   }
   tell('a rehearsal: twelve figures beside Teach, from picture to picture', gaps, 20);
 });

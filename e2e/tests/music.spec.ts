@@ -1,31 +1,13 @@
 import type { Page } from '@playwright/test';
 import { expect, freshClass, signIn, test } from './leiter.js';
-
-const rate = 22_050;
+import { soundFile } from './sound-file.js';
 
 /** A file of beats: a short burst on each, a soft tone under all of it. */
 function beats(bpm: number, seconds: number): Buffer {
-  const samples = Math.round(rate * seconds);
-  const file = Buffer.alloc(44 + samples * 2);
-  file.write('RIFF', 0);
-  file.writeUInt32LE(36 + samples * 2, 4);
-  file.write('WAVEfmt ', 8);
-  file.writeUInt32LE(16, 16);
-  file.writeUInt16LE(1, 20);
-  file.writeUInt16LE(1, 22);
-  file.writeUInt32LE(rate, 24);
-  file.writeUInt32LE(rate * 2, 28);
-  file.writeUInt16LE(2, 32);
-  file.writeUInt16LE(16, 34);
-  file.write('data', 36);
-  file.writeUInt32LE(samples * 2, 40);
-  for (let index = 0; index < samples; index += 1) {
-    const t = index / rate;
+  return soundFile(22_050, seconds, (t) => {
     const since = t % (60 / bpm);
-    const burst = Math.exp(-since * 30) * Math.sin(2 * Math.PI * 80 * since);
-    file.writeInt16LE(Math.round(32_000 * (0.75 * burst + 0.15 * Math.sin(2 * Math.PI * 440 * t))), 44 + index * 2);
-  }
-  return file;
+    return 0.75 * Math.exp(-since * 30) * Math.sin(2 * Math.PI * 80 * since) + 0.15 * Math.sin(2 * Math.PI * 440 * t);
+  });
 }
 
 /** How loud it is now, of what goes to the sound card. */

@@ -9,6 +9,7 @@ import { noteTeaching } from '../queries/class.queries';
 import { useClassContext } from '../queries/evaluation';
 import { useGroupBoard } from '../queries/record.queries';
 import { useSession } from '../queries/session.queries';
+import { useClaps } from './claps/use-claps';
 import { useClassAtHand } from '../at-hand/use-class-at-hand';
 import { KeysHelp } from '../shared/keys-help';
 import { insteadOf } from './run/instead-of';
@@ -85,8 +86,13 @@ export function LiveClass({
   useEffect(() => {
     document.title = t`${page.class.groupName}, live – Leiter`;
   }, [page.class.groupName]);
-  useWakeLock(live.run !== null && !isOver);
   const isWaiting = live.run !== null && position?.timed ? waitsForSignal(live.run, position.timed) : false;
+  const isExplaining = isWaiting || position?.step?.kind === 'explain' || position?.step?.kind === 'go-to';
+  // a signal begins what is explained, and does nothing else: somebody claps in a song
+  const claps = useClaps(live.run !== null && !isOver, () => {
+    if (isExplaining) live.move('go');
+  });
+  useWakeLock(live.run !== null && !isOver);
   const { offer, missing, take: takeOffer } = useOffer(page.class, live, library, context, session?.club.timeZone ?? 'utc');
   const { now: moment } = live;
   const itemIndex = live.run?.itemIndex ?? 0;
@@ -175,7 +181,6 @@ export function LiveClass({
         }}
       />
     );
-  const isExplaining = position.step?.kind === 'explain' || position.step?.kind === 'go-to';
   const elapsed = position.timed ? position.timed.seconds - position.remainingSeconds : 0;
   const left =
     evaluation.timeline.totalSeconds - (position.timed ? position.timed.startSecond + elapsed : evaluation.timeline.totalSeconds);
@@ -202,7 +207,7 @@ export function LiveClass({
               endsAt={DateTime.now().plus({ seconds: left }).toFormat('HH:mm')}
             />
             <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1, p: '8px 36px 0', flexWrap: 'wrap' }}>
-              <VoiceSign voice={voice} go={live.run.go} onGo={live.setGo} />
+              <VoiceSign voice={voice} go={live.run.go} onGo={live.setGo} claps={claps} />
               <Controls
                 live={live}
                 isPaused={isPaused}

@@ -3,12 +3,24 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { GoWay } from '@leiter/core';
 import { palette } from '../../shared/palette';
+import type { Claps, ClapsState } from '../claps/use-claps';
 import type { Voice, VoiceState } from '../voice/use-voice';
 
 const look = { color: palette.cream, borderColor: '#4A5A5F', minWidth: 0, fontSize: 14 } as const;
 
 /** Whether Leiter speaks, and how the work of an item begins; each is changed by one press. */
-export function VoiceSign({ voice, go, onGo }: { readonly voice: Voice; readonly go: GoWay; readonly onGo: (go: GoWay) => void }) {
+export function VoiceSign({
+  voice,
+  go,
+  onGo,
+  claps,
+}: {
+  readonly voice: Voice;
+  readonly go: GoWay;
+  readonly onGo: (go: GoWay) => void;
+  /** Left out where claps are no signal. */
+  readonly claps?: Claps;
+}) {
   const { isOn, state, switchOn, wake } = voice;
   const words = voiceWords(state);
   return (
@@ -34,6 +46,23 @@ export function VoiceSign({ voice, go, onGo }: { readonly voice: Voice; readonly
       >
         {go === 'on-signal' ? t`On my signal` : t`By itself`}
       </Button>
+      {claps && (
+        <Button
+          variant="outlined"
+          sx={look}
+          aria-pressed={claps.state !== 'off'}
+          onClick={() => {
+            claps.switchOn(claps.state === 'off');
+          }}
+        >
+          {claps.state === 'off' ? t`No claps` : t`Two claps`}
+        </Button>
+      )}
+      {claps && clapsWords(claps.state) !== '' && (
+        <Box role="status" sx={{ fontSize: 16, color: '#E6C35C' }}>
+          {clapsWords(claps.state)}
+        </Box>
+      )}
       {words !== '' && (
         <Box role="status" sx={{ fontSize: 16, color: '#E6C35C' }}>
           {words}
@@ -41,6 +70,23 @@ export function VoiceSign({ voice, go, onGo }: { readonly voice: Voice; readonly
       )}
     </Box>
   );
+}
+
+/** What is to be known of claps; nothing while they are heard, or not wanted. */
+function clapsWords(state: ClapsState): string {
+  switch (state) {
+    case 'off':
+    case 'listening':
+      return '';
+    case 'asking':
+      return t`Allow the microphone: claps are heard, nothing is kept.`;
+    case 'measuring':
+      return t`Listening to the room …`;
+    case 'refused':
+      return t`The microphone is refused: a key or a clicker does the same.`;
+    case 'no-microphone':
+      return t`No microphone: a key or a clicker does the same.`;
+  }
 }
 
 /** What is to be known of the voice; nothing while all is well. */
