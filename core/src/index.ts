@@ -253,7 +253,7 @@ export {
 export { countWord } from './voice/count-words.js';
 export { clipKey, clipOf, clipsWanted, utterancesOf, type ClipWanted } from './voice/utterance.js';
 export type { Utterance } from './voice/spoken.js';
-export { callListsFor, callsNamed, type Call, type CallList, type CallListKind } from './voice/call-list.js';
+export { callListsFor, callsNamed, writtenPattern, type Call, type CallList, type CallListKind } from './voice/call-list.js';
 export { chanceOf } from './values/chance.js';
 export { calledUtterances, callRound, callsAtStops, type CalledMoment, type CallRound } from './voice/caller.js';
 export { familiarityOf } from './timing/familiarity.js';

@@ -47,6 +47,7 @@ export interface CalledGroup {
 /** A list with fewer is no guessing. */
 const leastCalls = 2;
 const mostCalls = 12;
+const mostPattern = 24;
 
 const word = (text: string): Call => ({ text, language: 'en', movement: null, from: null, to: null });
 const bodyParts = ['nose', 'knees', 'toes', 'elbows', 'shoulders', 'heels', 'ears', 'hips', 'wrists', 'tummy', 'ankles', 'chin'];
@@ -106,6 +107,15 @@ export function writtenCalls(what: string): readonly Call[] | null {
     .map((one) => one.trim())
     .filter((one) => /\p{L}|\p{N}/u.test(one) && one.length <= 40);
   return words.length < leastCalls ? null : distinct(words.map(word)).slice(0, mostCalls);
+}
+
+/** A pattern of one's own, in its order and as often as it says: `block, block, kick`; null for less than two. */
+export function writtenPattern(text: string): readonly Call[] | null {
+  const words = text
+    .split(/[,;/\n]|\s[–-]\s/)
+    .map((one) => one.trim())
+    .filter((one) => /\p{L}|\p{N}/u.test(one) && one.length <= 40);
+  return words.length < leastCalls ? null : words.slice(0, mostPattern).map(word);
 }
 
 function distinct(calls: readonly Call[]): readonly Call[] {

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { aLibrary, aMovement } from '../testing/makers.js';
 import { chanceOf } from '../values/chance.js';
-import { callListsFor, callsNamed, writtenCalls, type Call, type CalledGroup } from './call-list.js';
+import { callListsFor, callsNamed, writtenCalls, writtenPattern, type Call, type CalledGroup } from './call-list.js';
 import { betweenSeconds, callRound, type CallRound } from './caller.js';
 
 const call = (text: string, said: Partial<Call> = {}): Call => ({ text, language: 'en', movement: null, from: null, to: null, ...said });
@@ -157,6 +157,21 @@ describe('what can be called', () => {
     expect(writtenCalls('tuck, straddle; pike, tuck')?.map(({ text }) => text)).toEqual(['tuck', 'straddle', 'pike']);
     expect(writtenCalls('shapes they know')).toBeNull();
     expect(writtenCalls('…, –')).toBeNull();
+  });
+
+  it('are a pattern of one’s own, in its order and as often as it says', () => {
+    const pattern = writtenPattern('jump – roll – jump – roll, half-turn');
+    expect(pattern?.map(({ text }) => text)).toEqual(['jump', 'roll', 'jump', 'roll', 'half-turn']);
+    const round = callRound(pattern ?? [], {
+      seconds: 30,
+      every: { first: 3, last: 3 },
+      mostAtOnce: 1,
+      gaps: 'random',
+      order: 'in-turn',
+      seed: 3,
+    });
+    expect(round.slice(0, 6).map(({ calls }) => calls[0]?.text)).toEqual(['jump', 'roll', 'jump', 'roll', 'half-turn', 'jump']);
+    expect(writtenPattern('jump')).toBeNull();
   });
 });
 

@@ -2,14 +2,15 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { CallListKind } from '@leiter/core';
+import { writtenPattern } from '@leiter/core';
 import { useEffect, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { palette } from '../../shared/palette';
 import { Choice, Row } from './choices';
-import type { Calling, RoundWanted } from '../voice/use-calls';
+import type { Calling, RoundList, RoundWanted } from '../voice/use-calls';
 
-export const callListWords: Readonly<Record<CallListKind, string>> = {
+export const callListWords: Readonly<Record<RoundList['kind'], string>> = {
+  own: t`Own words`,
   shapes: t`Shapes`,
   stances: t`Stances`,
   techniques: t`Techniques`,
@@ -44,7 +45,10 @@ export function CallerPanel({ calling, onClose }: { readonly calling: Calling; r
     order: 'chance',
     shown: 'word',
     withMusic: false,
+    byChildren: false,
   });
+  const [own, setOwn] = useState('');
+  const pattern = writtenPattern(own);
   const [seconds, setSeconds] = useState<number>(60);
   const panel = useRef<HTMLDivElement>(null);
   useEffect(() => {
@@ -139,6 +143,14 @@ export function CallerPanel({ calling, onClose }: { readonly calling: Calling; r
         >
           <Trans>when the music stops</Trans>
         </Choice>
+        <Choice
+          isChosen={wanted.byChildren}
+          onChoose={() => {
+            set({ byChildren: !wanted.byChildren });
+          }}
+        >
+          <Trans>the children call, in turn</Trans>
+        </Choice>
       </Row>
       <Row label={t`On the screen`}>
         {(['word', 'figure', 'neither'] as const).map((shown) => (
@@ -167,6 +179,46 @@ export function CallerPanel({ calling, onClose }: { readonly calling: Calling; r
             {`${String(index + 1)} · ${callListWords[kind]}`}
           </Button>
         ))}
+      </Row>
+      <Row label={t`Own words`}>
+        <Box
+          component="input"
+          aria-label={t`Own words, with commas between`}
+          placeholder={t`block, block, kick`}
+          value={own}
+          maxLength={400}
+          onChange={(event) => {
+            setOwn(event.target.value);
+          }}
+          sx={{
+            width: 420,
+            p: '8px 12px',
+            font: 'inherit',
+            fontSize: 18,
+            color: palette.cream,
+            backgroundColor: palette.night,
+            border: '1px solid #4A5A5F',
+            borderRadius: '4px',
+            '&::placeholder': { color: palette.nightSoft },
+          }}
+        />
+        <Button
+          variant="outlined"
+          disabled={!pattern}
+          sx={{
+            color: palette.cream,
+            fontSize: 18,
+            borderColor: '#E6C35C',
+            '&.Mui-disabled': { color: palette.nightSoft, borderColor: '#4A5A5F' },
+          }}
+          onClick={() => {
+            if (!pattern) return;
+            calling.begin({ kind: 'own', calls: pattern }, wanted, seconds);
+            onClose();
+          }}
+        >
+          {wanted.order === 'in-turn' ? t`Call them in turn` : t`Call them by chance`}
+        </Button>
       </Row>
       <Button variant="text" sx={{ color: palette.cream, fontSize: 17 }} onClick={onClose}>
         <Trans>Close</Trans>

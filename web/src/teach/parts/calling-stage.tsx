@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import type { Library } from '@leiter/core';
 import { Figure } from '../../shared/figure';
 import { headingFont, palette } from '../../shared/palette';
-import { calledAt, type CallingNow } from '../voice/use-calls';
+import { calledAt, callerAt, type CallingNow } from '../voice/use-calls';
 import { callListWords } from './caller-panel';
 
 interface Props {
@@ -19,6 +19,7 @@ interface Props {
 /** A round that goes on: what was called last, as large as it can be. */
 export function CallingStage({ calling, now, library, onStop }: Props) {
   const called = calledAt(calling, now);
+  const caller = callerAt(calling, now);
   const left = Math.max(0, Math.ceil((calling.endsAt - now) / 1000));
   const movement = calling.shown === 'figure' ? library.get(called?.calls.at(-1)?.movement ?? '') : undefined;
   const words = called?.calls.map(({ text }) => text).join(', ') ?? '';
@@ -47,7 +48,14 @@ export function CallingStage({ calling, now, library, onStop }: Props) {
         </Button>
       </Box>
       <Box sx={{ flex: 1, display: 'flex', alignItems: 'center', justifyContent: 'center' }}>
-        {called === null ? (
+        {caller !== null ? (
+          <Box sx={{ textAlign: 'center' }}>
+            <Box sx={{ fontFamily: headingFont, fontWeight: 750, fontSize: 110, lineHeight: 1.05, color: '#E6C35C' }}>
+              <Trans>{caller} calls</Trans>
+            </Box>
+            <Box sx={{ fontSize: 34, mt: 3, lineHeight: 1.4, maxWidth: 900 }}>{calling.list.calls.map(({ text }) => text).join(' · ')}</Box>
+          </Box>
+        ) : called === null ? (
           <Box sx={quiet}>
             <Trans>Get ready</Trans>
           </Box>

@@ -7,6 +7,7 @@ import {
   type MusicStop,
   type Call,
   type CallList,
+  type CallListKind,
   type CalledMoment,
   type CallRound,
   type CountLanguage,
@@ -26,11 +27,24 @@ export type RoundWanted = Pick<CallRound, 'every' | 'mostAtOnce' | 'gaps' | 'ord
   readonly shown: 'word' | 'figure' | 'neither';
   /** Music plays, and something is called each time it stops. */
   readonly withMusic: boolean;
+  /** The children call, one after the other: the screen says whose turn it is, and nothing is spoken. */
+  readonly byChildren: boolean;
 };
+
+/** A list of the library, or words of one's own. */
+export interface RoundList {
+  readonly kind: CallListKind | 'own';
+  readonly calls: readonly Call[];
+}
+
+/** A child calls for so long before the next one does. */
+const turnSeconds = 15;
 
 /** A round that goes on. */
 export interface CallingNow {
-  readonly list: CallList;
+  readonly list: RoundList;
+  /** Who calls, at which moments, where children do. */
+  readonly callers: readonly CalledMoment[] | null;
   readonly shown: RoundWanted['shown'];
   readonly aside: Aside;
   readonly moments: readonly CalledMoment[];
@@ -44,7 +58,7 @@ export interface Calling {
   readonly lists: readonly CallList[];
   readonly callsOf: (timed: TimedItem) => readonly Call[] | null;
   readonly now: CallingNow | null;
-  readonly begin: (list: CallList, wanted: RoundWanted, seconds: number) => void;
+  readonly begin: (list: RoundList, wanted: RoundWanted, seconds: number) => void;
   readonly stop: () => void;
 }
 
@@ -56,17 +70,27 @@ export function useCalls(page: ClassPageResponse, library: Library, countLanguag
     lists,
     callsOf: useMemo(() => callsOfItem(lists), [lists]),
     now,
-    begin: (list, { shown, withMusic, ...wanted }, seconds) => {
+    begin: (list, { shown, withMusic, byChildren, ...wanted }, seconds) => {
       const startsAt = monotonicNow() + getReadyMilliseconds;
       const seed = Math.floor(startsAt);
       const stops = withMusic ? musicStops(seconds, seed) : null;
       const moments = stops ? callsAtStops(list.calls, stops, seed) : callRound(list.calls, { ...wanted, seconds, seed });
+      const turns = {
+        seconds,
+        every: { first: turnSeconds, last: turnSeconds },
+        mostAtOnce: 1,
+        gaps: 'even',
+        order: 'chance',
+        seed,
+      } as const;
       setNow({
         list,
+        callers: byChildren ? callRound(childrenOf(page), turns) : null,
         shown,
-        moments,
+        moments: byChildren ? [] : moments,
         stops,
-        aside: { utterances: calledUtterances(moments, seconds), startsAt },
+        // a child's name is nothing for a voice that keeps its words
+        aside: { utterances: byChildren ? [] : calledUtterances(moments, seconds), startsAt },
         endsAt: startsAt + seconds * 1000,
       });
     },
@@ -74,6 +98,18 @@ export function useCalls(page: ClassPageResponse, library: Library, countLanguag
       setNow(null);
     }, []),
   };
+}
+
+/** The children who may be there, each as something that is called. */
+function childrenOf({ children }: ClassPageResponse): readonly Call[] {
+  return children
+    .filter(({ attendance }) => attendance !== 'absent' && attendance !== 'watched')
+    .map(({ name }) => ({ text: name, language: 'en', movement: null, from: null, to: null }));
+}
+
+/** Who calls now; null where nobody does. */
+export function callerAt({ callers, aside }: Pick<CallingNow, 'callers' | 'aside'>, now: number): string | null {
+  return callers?.findLast(({ at }) => aside.startsAt + at * 1000 <= now)?.calls[0]?.text ?? null;
 }
 
 /** What was called last; null before the first call. */
