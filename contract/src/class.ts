@@ -113,6 +113,27 @@ export class ChangeClassRequest {
   cancelledBecause?: string | null;
 }
 
+/** Whom a name in a call stands for. */
+export class CallNameBody {
+  @Line({ most: 80 })
+  name!: string;
+
+  @IsArray()
+  @ArrayMaxSize(5)
+  @IsUUID('all', { each: true, message: 'Which children?' })
+  childIds!: string[];
+}
+
+/** What was answered about names in a call: kept for the next time. */
+export class CallNamesRequest {
+  @IsArray()
+  @ArrayMaxSize(60)
+  @IsObject({ each: true, message: 'Not a name.' })
+  @ValidateNested({ each: true })
+  @Type(() => CallNameBody)
+  names!: CallNameBody[];
+}
+
 /** Explaining and work of one item, as reckoned without any pace and as they really were. */
 export class MeasuredBody {
   @IsIn(ways, { message: `The way is ${ways.join(', ')}.` })
@@ -247,6 +268,8 @@ export interface ClassPageResponse {
   readonly room: TeachingRoom | null;
   /** The newest ladder of the programme; null where it has none. */
   readonly syllabus: SyllabusResponse | null;
+  /** Whom names in a call stand for, as somebody has said before. */
+  readonly callNames: readonly Readonly<Pick<CallNameBody, 'name' | 'childIds'>>[];
 }
 
 /** One item of a class that was taught: as it was planned, and as long as it really took. */

@@ -63,6 +63,7 @@ export {
 export {
   RollRequest,
   AttendanceRequest,
+  CallNamesRequest,
   ChangeClassRequest,
   ItemTimesRequest,
   attendances,

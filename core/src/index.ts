@@ -257,7 +257,7 @@ export { callListsFor, callsNamed, writtenPattern, type Call, type CallList, typ
 export { chanceOf } from './values/chance.js';
 export { calledUtterances, callRound, callsAtStops, type CalledMoment, type CallRound } from './voice/caller.js';
 export { familiarityOf } from './timing/familiarity.js';
-export { readCallNames, type CallName } from './record/call-names.js';
+export { callNameKey, readCallNames, type CallName } from './record/call-names.js';
 export { openRun } from './pacing/open-run.js';
 export { castOf, type Actor, type Incident } from './rehearsal/cast.js';
 export { debriefOf, type Debrief, type Look, type Performance, type RehearsalMark } from './rehearsal/debrief.js';

@@ -198,4 +198,27 @@ test('The roll is taken from the names that a call shows: who is beyond doubt at
   expect(await statuses()).toEqual(['present', 'present', 'present']);
   await page.keyboard.press('Control+z');
   await expect.poll(statuses).toEqual(before);
+
+  // what was answered once is known the next time, from a file as well; who comes in the middle came late, who is gone is named
+  await page.request.patch(`${leiter.url}/api/classes/${id}`, {
+    data: { teaching: 'started', at: new Date(Date.now() - 20 * 60_000).toISOString() },
+    headers: { origin: leiter.url },
+  });
+  await page.request.put(`${leiter.url}/api/classes/${id}/attendance/${children[0]?.id ?? ''}`, {
+    data: { status: 'present' },
+    headers: { origin: leiter.url },
+  });
+  await page.reload();
+  await page.getByRole('button', { name: 'From the call' }).click();
+  await dialog.getByLabel('File of names').setInputFiles({
+    name: 'call.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('TABLET 3,16:34,16:58\n'),
+  });
+  await expect(dialog.getByRole('combobox')).toHaveCount(0);
+  await expect(dialog.getByText('who is new in the list came late')).toBeVisible();
+  await expect(dialog.getByText(`There before, and not in this list: ${children[0]?.name ?? ''}`)).toBeVisible();
+  await dialog.getByRole('button', { name: '1 child is there' }).click();
+  await expect(dialog).toBeHidden();
+  expect(await statuses()).toEqual(['present', before[1], 'late']);
 });

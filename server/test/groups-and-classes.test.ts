@@ -180,6 +180,23 @@ describe('a class', () => {
     expect(kept).toEqual([{ item_id: 'a', real_seconds: 80 }]);
   });
 
+  it('keeps whom a name in the call stands for, for its group, until another answer; nobody of another club', async () => {
+    const { id } = await add('Lanterns', '2027-07-21');
+    const next = await add('Lanterns', '2027-07-28');
+    const [one, two] = (await page(id)).children.map((child: { id: string }) => child.id);
+    const keep = (name: string, ...childIds: string[]) =>
+      owner
+        .put(`/api/classes/${id as string}/call-names`)
+        .send({ names: [{ name, childIds }] })
+        .expect(204);
+    await keep('tablet 3', one, two);
+    expect((await page(next.id)).callNames).toEqual([{ name: 'tablet 3', childIds: [one, two].toSorted() }]);
+    await keep('tablet 3', two, randomUUID());
+    expect((await page(next.id)).callNames).toEqual([{ name: 'tablet 3', childIds: [two] }]);
+    await keep('tablet 3');
+    expect((await page(next.id)).callNames).toEqual([]);
+  });
+
   it('began and ended when somebody says so who tells it later, and never in the future or long ago', async () => {
     const { id } = await add('Lanterns', '2027-07-20');
     const tell = async (teaching: string, at: Date) =>

@@ -60,6 +60,7 @@ const writes: readonly Write[] = [
   { name: 'set attendance', method: 'put', path: () => `/api/classes/${own.class}/attendance/${own.child}` },
   { name: 'store real times', method: 'put', path: () => `/api/classes/${own.class}/item-times` },
   { name: 'show the stage', method: 'put', path: () => `/api/classes/${own.class}/stage` },
+  { name: 'keep names of a call', method: 'put', path: () => `/api/classes/${own.class}/call-names` },
   { name: 'press', method: 'post', path: () => `/api/classes/${own.class}/presses` },
   { name: 'press on a remote', method: 'post', path: () => '/api/remote/presses' },
   { name: 'follow the link of a remote', method: 'post', path: () => '/api/remote' },

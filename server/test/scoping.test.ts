@@ -252,6 +252,14 @@ const routes: Readonly<Record<string, 'no ids' | 'public' | readonly Foreign[]>>
       status: 404,
     },
   ],
+  'PUT /api/classes/{id}/call-names': [
+    {
+      method: 'put',
+      path: () => `/api/classes/${theirs.class}/call-names`,
+      body: () => ({ names: [{ name: 'a', childIds: [] }] }),
+      status: 404,
+    },
+  ],
   'PUT /api/classes/{id}/stage': [{ method: 'put', path: () => `/api/classes/${theirs.class}/stage`, body: stage, status: 404 }],
   'GET /api/classes/{id}/stage/events': [{ method: 'get', path: () => `/api/classes/${theirs.class}/stage/events`, status: 404 }],
   'POST /api/classes/{id}/presses': [

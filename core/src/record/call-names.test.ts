@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { chanceOf, type Chance } from '../values/chance.js';
-import { readCallNames, type NamedChild } from './call-names.js';
+import { callNameKey, readCallNames, type NamedChild } from './call-names.js';
 
 const children: readonly NamedChild[] = [
   { id: 'zoe', name: 'Zoë K.' },
@@ -42,6 +42,24 @@ describe('the names in a call', () => {
 
   it.each(['tablet 3', 'iPhone', 'Kitchen', 'Guest', 'Maren Solberg', '12345', '🙂'])('“%s” is nobody', (line) => {
     expect(read(line)).toMatchObject({ isSure: false, childIds: [] });
+  });
+
+  it('are known once somebody has answered, however they are written, as long as that child is there', () => {
+    const kept = new Map([
+      [callNameKey('Tablet 3'), ['finn-d']],
+      [callNameKey('Oma’s laptop'), ['zoe', 'gone']],
+    ]);
+    const read = (line: string) => readCallNames(line, children, kept)[0];
+    expect(read('TABLET  3')).toMatchObject({ isSure: true, childIds: ['finn-d'] });
+    expect(read('Oma’s laptop')).toMatchObject({ isSure: true, childIds: ['zoe'] });
+    expect(read('tablet 4')).toMatchObject({ isSure: false, childIds: [] });
+    expect(
+      readCallNames(
+        'Tablet 3',
+        children.filter(({ id }) => id !== 'finn-d'),
+        kept,
+      )[0],
+    ).toMatchObject({ isSure: false });
   });
 
   it('are one a line, and empty lines are none', () => {

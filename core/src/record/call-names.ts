@@ -14,6 +14,9 @@ export interface CallName {
   readonly childIds: readonly ChildId[];
 }
 
+/** A name in a call, however it is written: what is kept of it. */
+export const callNameKey = (line: string): string => wordsIn(line).join(' ').slice(0, 80).trim();
+
 /** Words that say whose device it is, or that it is one. */
 const noise = new Set(
   'mum mom mummy mommy dad daddy papa mama mother father granny grandma grandpa of the and und with from s family families fam home house room me you host co guest ipad iphone tablet phone laptop macbook pc computer device android galaxy pad living kitchen'.split(
@@ -49,8 +52,13 @@ interface Known {
  * Reads the list of names that a call shows, one a line, for the children of a class. A name is beyond doubt where the given names are there
  * and the family name begins as it should, or nobody else of the class has these given names and nothing speaks against it. Two on one
  * screen are both found; nicknames, slips, other family names and given names that two have are asked; devices and strangers are nobody.
+ * @param kept whom names stand for that were answered before, by `callNameKey`
  */
-export function readCallNames(list: string, children: readonly NamedChild[]): readonly CallName[] {
+export function readCallNames(
+  list: string,
+  children: readonly NamedChild[],
+  kept: ReadonlyMap<string, readonly ChildId[]> = new Map(),
+): readonly CallName[] {
   const known = children.map(({ id, name }): Known => {
     const words = wordsIn(name);
     return words.length > 1 ? { id, given: words.slice(0, -1), initial: words.at(-1)?.charAt(0) ?? '' } : { id, given: words, initial: '' };
@@ -59,7 +67,11 @@ export function readCallNames(list: string, children: readonly NamedChild[]): re
     .split(/\r?\n/)
     .map((line) => line.trim())
     .filter((line) => line !== '')
-    .map((line) => readLine(line, known));
+    .map((line) => {
+      // what somebody has said once holds, as long as they are in the class
+      const said = kept.get(callNameKey(line))?.filter((id) => known.some((child) => child.id === id)) ?? [];
+      return said.length > 0 ? { line, isSure: true, childIds: said } : readLine(line, known);
+    });
 }
 
 function readLine(line: string, known: readonly Known[]): CallName {

@@ -47,6 +47,7 @@ export async function eraseChild(manager: EntityManager, clubId: string, childId
      WHERE club_id = $1 AND subject = 'children' AND before::text LIKE '%' || $2 || '%'`,
     [clubId, childId],
   );
+  await manager.query(`DELETE FROM stage WHERE club_id = $1 AND state::text LIKE '%' || $2 || '%'`, [clubId, childId]);
   await manager.query(`DELETE FROM event WHERE club_id = $1 AND data::text LIKE '%' || $2 || '%'`, [clubId, childId]);
   await manager.query('DELETE FROM child WHERE club_id = $1 AND id = $2', [clubId, childId]);
 }

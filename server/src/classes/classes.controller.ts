@@ -1,5 +1,6 @@
 import {
   AttendanceRequest,
+  CallNamesRequest,
   ChangeClassRequest,
   ItemTimesRequest,
   RollRequest,
@@ -10,6 +11,7 @@ import {
 import { Body, Controller, Delete, Get, HttpCode, Param, ParseUUIDPipe, Patch, Put } from '@nestjs/common';
 import type { Asker } from '../people/asker.js';
 import { AskedBy, ForEverybody, ForRoles } from '../people/session.guard.js';
+import { CallNamesService } from './call-names.service.js';
 import { ClassesService } from './classes.service.js';
 import { TaughtClassesService } from './taught-classes.service.js';
 
@@ -18,6 +20,7 @@ export class ClassesController {
   constructor(
     private readonly classes: ClassesService,
     private readonly taught: TaughtClassesService,
+    private readonly names: CallNamesService,
   ) {}
 
   @ForEverybody()
@@ -64,6 +67,15 @@ export class ClassesController {
     @Body() body: AttendanceRequest,
   ): Promise<void> {
     return this.classes.setAttendance(asker.clubId, id, [childId], body.status);
+  }
+
+  /** Whom names in the call stand for, kept for the next time. */
+  @ForEverybody()
+  @Put('classes/:id/call-names')
+  @HttpCode(204)
+  async keepCallNames(@AskedBy() { clubId }: Asker, @Param('id', ParseUUIDPipe) id: string, @Body() body: CallNamesRequest): Promise<void> {
+    const { groupId } = await this.classes.find(clubId, id);
+    await this.names.keep(clubId, groupId, body);
   }
 
   /** What was said of a child's coming was a slip: nothing is known again. */

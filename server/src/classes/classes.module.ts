@@ -5,6 +5,7 @@ import { GroupsModule } from '../groups/groups.module.js';
 import { PlansModule } from '../plans/plans.module.js';
 import { SyllabusModule } from '../syllabus/syllabus.module.js';
 import { LibraryModule } from '../library/library.module.js';
+import { CallNamesService } from './call-names.service.js';
 import { CalendarController } from './calendar.controller.js';
 import { CalendarService } from './calendar.service.js';
 import { ClassesController } from './classes.controller.js';
@@ -16,7 +17,7 @@ import { TaughtClassesService } from './taught-classes.service.js';
 @Module({
   imports: [ChildrenModule, ClubModule, GroupsModule, LibraryModule, PlansModule, SyllabusModule],
   controllers: [CalendarController, ClassesController],
-  providers: [CalendarService, ClassesService, HolidaysService, OutlookService, TaughtClassesService],
+  providers: [CallNamesService, CalendarService, ClassesService, HolidaysService, OutlookService, TaughtClassesService],
   exports: [CalendarService, ClassesService],
 })
 export class ClassesModule {}

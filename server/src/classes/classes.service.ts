@@ -28,6 +28,7 @@ import { observationColumns, observationOf, type ObservationRow } from '../recor
 import { SyllabusService } from '../syllabus/syllabus.service.js';
 import { CalendarService } from './calendar.service.js';
 import { classResponse, notYetOnCalendar, selectClasses, type ClassRow } from './class.mapper.js';
+import { CallNamesService } from './call-names.service.js';
 import { exposuresOf } from './exposure.js';
 
 const weeksRemembered = 8;
@@ -56,6 +57,7 @@ export class ClassesService {
     private readonly syllabuses: SyllabusService,
     private readonly health: HealthNotesService,
     private readonly live: LiveService,
+    private readonly names: CallNamesService,
   ) {}
 
   async find(clubId: string, id: string, source: DataSource | EntityManager = this.source): Promise<ClassResponse> {
@@ -85,6 +87,7 @@ export class ClassesService {
       observations: observations.map(observationOf),
       ...(await this.teachingOf(session.instructorId)),
       syllabus: await this.syllabuses.ladderOf(clubId, session.programme),
+      callNames: await this.names.of(clubId, session.groupId),
     };
   }
 

@@ -112,6 +112,12 @@ export async function setRoll(classId: string, childIds: readonly string[], stat
   }
 }
 
+/** Keeps whom names in a call stand for. */
+export async function keepCallNames(classId: string, names: ClassPageResponse['callNames']): Promise<void> {
+  await api<undefined>('PUT', `classes/${classId}/call-names`, { names });
+  await queryClient.invalidateQueries({ queryKey: ['class'] });
+}
+
 /** Notes that teaching began or ended, with when; stored as soon as there is an answer. */
 export function noteTeaching(classId: string, request: Omit<ChangeClassRequest, 'at'>): Promise<void> {
   return writeOfClass({ kind: 'class', classId, request: { ...request, at: new Date().toISOString() } });

@@ -31,6 +31,7 @@ export function aClassPage(said: Partial<ClassPageResponse> = {}): ClassPageResp
     observations: [],
     room: null,
     syllabus: null,
+    callNames: [],
     ...said,
   };
 }

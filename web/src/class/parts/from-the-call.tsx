@@ -8,9 +8,10 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import type { ClassPageResponse } from '@leiter/contract';
-import { groupBy, readCallNames, type CallName } from '@leiter/core';
-import { useMemo, useState } from 'react';
-import { setRoll } from '../../queries/class.queries';
+import { callNameKey, groupBy, readCallNames, type CallName } from '@leiter/core';
+import { useMemo, useRef, useState } from 'react';
+import { keepCallNames, setRoll } from '../../queries/class.queries';
+import { textOf } from '../../shared/read-file';
 import { palette } from '../../shared/palette';
 import { offerUndo } from '../../shared/undo-bar';
 
@@ -25,14 +26,29 @@ export function FromTheCall({ page, onClose }: Props) {
   const [text, setText] = useState('');
   const [answers, setAnswers] = useState<Readonly<Record<string, readonly string[]>>>({});
   const [isFailed, setFailed] = useState(false);
-  const lines = useMemo(() => readCallNames(text, children), [text, children]);
+  const input = useRef<HTMLInputElement>(null);
+  const kept = useMemo(() => new Map(page.callNames.map(({ name, childIds }) => [name, childIds])), [page.callNames]);
+  const lines = useMemo(() => readCallNames(text, children, kept), [text, children, kept]);
+  const now = useNow();
+  // who comes now came late
+  const isLate = session.taughtAt !== null && session.endedAt === null && now - Date.parse(session.taughtAt) > lateMilliseconds;
   const meant = (name: CallName): readonly string[] => answers[name.line] ?? (name.isSure ? name.childIds : []);
   const there = new Set(lines.flatMap(meant));
   const open = lines.filter((name) => !name.isSure && answers[name.line] === undefined);
+  const left = children.filter(
+    ({ id, attendance }) => lines.length > 0 && !there.has(id) && (attendance === 'present' || attendance === 'late'),
+  );
   const take = (): void => {
+    const said = Object.entries(answers).map(([line, childIds]) => ({ name: callNameKey(line), childIds: [...childIds] }));
+    // kept for the next time; without an answer it is asked again then
+    if (said.length > 0)
+      void keepCallNames(
+        session.id,
+        said.filter(({ name }) => name !== ''),
+      ).catch(() => undefined);
     const changed = children.filter(({ id, attendance }) => there.has(id) && attendance !== 'present' && attendance !== 'late');
     const ids = changed.map(({ id }) => id);
-    setRoll(session.id, ids, 'present').then(
+    setRoll(session.id, ids, isLate ? 'late' : 'present').then(
       () => {
         offerUndo(t`${plural(ids.length, { one: '# child is', other: '# children are' })} down as there`, async () => {
           for (const [status, own] of groupBy(changed, ({ attendance }) => attendance))
@@ -68,6 +84,24 @@ export function FromTheCall({ page, onClose }: Props) {
           }}
           slotProps={{ htmlInput: { maxLength: 8000 } }}
         />
+        <Button variant="outlined" size="small" sx={{ mt: 1 }} onClick={() => input.current?.click()}>
+          <Trans>Take a file</Trans>
+        </Button>
+        <input
+          ref={input}
+          type="file"
+          accept=".txt,.csv,text/*"
+          hidden
+          aria-label={t`File of names`}
+          onChange={(event) => {
+            const file = event.target.files?.[0];
+            event.target.value = '';
+            if (file)
+              void file.arrayBuffer().then((bytes) => {
+                setText(firstCells(textOf(new Uint8Array(bytes))));
+              });
+          }}
+        />
         <Box component="ul" aria-label={t`Names read`} sx={{ listStyle: 'none', p: 0, m: 0, mt: 1.5 }}>
           {lines.map((name, index) => (
             <Line
@@ -81,6 +115,16 @@ export function FromTheCall({ page, onClose }: Props) {
             />
           ))}
         </Box>
+        {isLate && lines.length > 0 && (
+          <Box sx={{ fontSize: 14, color: palette.soft, mt: 1 }}>
+            <Trans>The class has begun: who is new in the list came late.</Trans>
+          </Box>
+        )}
+        {left.length > 0 && (
+          <Box role="status" sx={{ fontSize: 14, color: palette.caution, mt: 1 }}>
+            {t`There before, and not in this list: ${left.map(({ name }) => name).join(', ')}`}
+          </Box>
+        )}
         {isFailed && (
           <Box role="alert" sx={{ color: palette.stop, mt: 1 }}>
             <Trans>No answer just now. What you wrote is kept; try again in a moment.</Trans>
@@ -100,6 +144,24 @@ export function FromTheCall({ page, onClose }: Props) {
       </DialogActions>
     </Dialog>
   );
+}
+
+/** A class that has gone on for so long has begun. */
+const lateMilliseconds = 5 * 60_000;
+
+/** Of each line of a table the first cell: calls write their lists that way. */
+function firstCells(text: string): string {
+  return text
+    .slice(0, 8000)
+    .split(/\r?\n/)
+    .map((line) => (/^"((?:[^"]|"")*)"/.exec(line)?.[1]?.replaceAll('""', '"') ?? line.split(/[,;\t]/)[0] ?? '').trim())
+    .filter((cell) => cell !== '')
+    .join('\n');
+}
+
+/** The time when the dialog was opened. */
+function useNow(): number {
+  return useState(() => Date.now())[0];
 }
 
 const nobody = '';
