@@ -264,3 +264,5 @@ export { debriefOf, type Debrief, type Look, type Performance, type RehearsalMar
 export { recordOf, shareOf, shownOf, tempoOf, type Shown } from './rehearsal/shown.js';
 export { flawed, flawOf, type Flaw } from './figure/flaw.js';
 export { ClapListener, clapSettings } from './voice/claps.js';
+export { doorListOf } from './versions/door-list.js';
+export { newBests } from './record/new-best.js';

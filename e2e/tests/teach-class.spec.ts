@@ -110,3 +110,59 @@ test('A plan that somebody changes while it is taught is asked about when the ne
   await expect(comesNext(page)).toContainText('Bear walk');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Landing position');
 });
+
+test('The door says what to lay out and who is here, and becomes the class at its hour; at the end it waves goodbye', async ({
+  page,
+  leiter,
+}) => {
+  test.setTimeout(120_000);
+  await signIn(page, leiter, 'owner');
+  const id = await freshClass(page, 'gymnastics');
+  const items = [item('jog', 'jog-on-the-spot', 420), item('land', 'landing-position', 420)];
+  const data = {
+    version: 0,
+    plan: { v: 1, focus: ['landing-position'], story: 'Sailors in a storm', sections: [{ id: 'skill', kind: 'skill', items }] },
+  };
+  const saved = await page.request.put(`${leiter.url}/api/classes/${id}/plan`, { data, headers: { origin: leiter.url } });
+  expect(saved.status(), await saved.text()).toBe(200);
+  const { class: session, children } = await ask<{
+    readonly class: { readonly day: string; readonly startsAt: string };
+    readonly children: readonly { readonly id: string; readonly name: string }[];
+  }>(page, `classes/${id}`);
+  // five minutes before the hour, in the zone of the club
+  await page.clock.install({ time: new Date(Date.parse(`${session.day}T${session.startsAt}:00Z`) - 5 * 60_000) });
+  await page.goto(`${leiter.url}/classes/${id}/teach`);
+  await expect(page.getByText(/coming$/)).toBeVisible();
+  const note = page.getByLabel('How have you dealt with this?');
+  const isStopped = await note.isVisible();
+  await page.getByRole('button', { name: 'Open the door' }).click();
+  const until = page.getByRole('timer', { name: 'until the class begins' });
+  // the zone may be an hour from this one in summer
+  await expect(until).toContainText(/we begin/);
+  await expect(page.getByText('Sailors in a storm')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Lay out' })).toContainText('m of clear floor');
+  const first = children[0];
+  await page.request.put(`${leiter.url}/api/classes/${id}/attendance/${first?.id ?? ''}`, {
+    data: { status: 'present' },
+    headers: { origin: leiter.url },
+  });
+  await expect(page.getByRole('region', { name: 'Here' })).toContainText(first?.name ?? '');
+  if (isStopped) {
+    await expect(page.getByRole('button', { name: 'Start now' })).toBeDisabled();
+    await page.getByRole('button', { name: 'Close the door' }).click();
+    await note.fill('They know it well.');
+    await page.getByRole('button', { name: /start/i }).click();
+  } else {
+    await page.clock.fastForward(5 * 60_000 + 1000);
+    if (await until.isVisible()) await page.clock.fastForward(3_600_000);
+  }
+  await expect(page.getByRole('heading', { level: 1, name: 'Jog on the spot' })).toBeVisible();
+  await page.clock.fastForward(430_000);
+  const next = page.getByRole('region', { name: 'Marks of this class' }).getByText(/^watch next: /);
+  const name = ((await next.textContent()) ?? '').replace('watch next: ', '');
+  await page.keyboard.press('4');
+  await expect(next).not.toHaveText(`watch next: ${name}`);
+  await page.keyboard.press('PageDown');
+  await page.getByRole('button', { name: 'Wave goodbye' }).click();
+  await expect(page.getByRole('dialog', { name: 'Goodbye' })).toBeVisible();
+});

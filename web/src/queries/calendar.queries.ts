@@ -3,6 +3,7 @@ import type {
   ChangeClassRequest,
   ClassOutlook,
   ClassResponse,
+  ComingClass,
   HolidayRequest,
   HolidayResponse,
   TaughtClass,
@@ -22,6 +23,12 @@ export function useWeek(day: string) {
 export function useOutlook(day: string): ReadonlyMap<string, ClassOutlook> {
   const { data } = useQuery({ queryKey: ['outlook', day], queryFn: () => api<readonly ClassOutlook[]>('GET', `weeks/${day}/outlook`) });
   return new Map((data ?? []).map((one) => [one.classId, one]));
+}
+
+/** The next class of a group after a day; null where it is not known. */
+export function useNextClass(groupId: string, day: string): Pick<ComingClass, 'day' | 'startsAt'> | null {
+  const { data } = useQuery({ queryKey: ['coming'], queryFn: () => api<readonly ComingClass[]>('GET', 'coming-classes') });
+  return data?.find((one) => one.group.id === groupId && one.day > day) ?? null;
 }
 
 /** What the items of a class that was taught really took; null where no time was kept. */

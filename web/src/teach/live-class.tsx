@@ -15,17 +15,21 @@ import { KeysHelp } from '../shared/keys-help';
 import { insteadOf } from './run/instead-of';
 import { useOffer } from './run/use-offer';
 import { useHeldPlan } from './run/use-held-plan';
-import { teachKeys, useTeachKeys } from './run/use-keys';
+import { useClassKeys } from './keys/use-class-keys';
+import { teachKeys } from './keys/use-keys';
+import { usePlanAsked } from './run/use-plan-asked';
 import { useTeaching } from './run/use-teaching';
 import { useWakeLock } from './run/use-wake-lock';
 import { useCalls } from './voice/use-calls';
 import { useVoice } from './voice/use-voice';
 import { AfterClass } from './parts/after-class';
-import { BeforeClass } from './parts/before-class';
+import { BeforeClass, hasOpenStops } from './parts/before-class';
 import { CallerPanel } from './parts/caller-panel';
 import { CallingStage } from './parts/calling-stage';
 import { Controls } from './parts/controls';
 import { Dark } from './parts/dark';
+import { Door } from './parts/door';
+import { DoorMusic } from './music/door-music';
 import { LiveLadder } from './parts/live-ladder';
 import { Offer, PlanChanged } from './parts/offer';
 import { StageTop, StageView } from './parts/stage-view';
@@ -75,6 +79,7 @@ export function LiveClass({
   const [isChoosingCalls, setChoosingCalls] = useState(false);
   const [showsMarks, setShowsMarks] = useState(true);
   const [isAtMusic, setAtMusic] = useState(false);
+  const [isAtDoor, setAtDoor] = useState(false);
   const voice = useVoice(live.run, items, settings, { callsOf: calling.callsOf, aside: calling.now?.aside ?? null });
   const stopping = useMemo(
     () => (calling.now?.stops ? { startsAt: calling.now.aside.startsAt, stops: calling.now.stops } : null),
@@ -101,49 +106,25 @@ export function LiveClass({
     // a pause is for everything
     if (round && (moment > round.endsAt || isPaused || isOver)) stop();
   }, [round, moment, isPaused, isOver, stop]);
-  // what came in the middle of an item is asked about when the next one begins
-  const { newer } = held;
-  const [cameAt, setCameAt] = useState<{ readonly version: number; readonly itemIndex: number } | null>(null);
-  if (newer && cameAt?.version !== newer.version) setCameAt({ version: newer.version, itemIndex });
-  const isAskingForPlan = newer !== null && cameAt !== null && (itemIndex !== cameAt.itemIndex || isPaused);
+  const isAskingForPlan = usePlanAsked(held.newer, itemIndex, isPaused);
 
-  useTeachKeys({
-    wake: () => void voice.wake(),
-    space: () => {
-      live.move(isPaused ? 'resume' : isWaiting ? 'go' : 'pause');
-    },
-    on: () => {
-      live.move(isWaiting ? 'go' : 'on');
-    },
-    back: () => {
-      live.move('back');
-    },
-    go: () => {
-      live.move('go');
-    },
-    take: takeOffer,
-    putOff: live.putOff,
-    onceMore: live.onceMore,
-    undo: live.undo,
-    call: () => {
+  useClassKeys({
+    live,
+    voice,
+    isWaiting,
+    takeOffer,
+    onCall: () => {
       if (!live.run) return;
       if (round) stop();
       else setChoosingCalls(!isChoosingCalls);
     },
-    voice: () => {
-      voice.switchOn(!voice.isOn);
-    },
-    signal: () => {
-      live.setGo(live.run?.go === 'on-signal' ? 'by-itself' : 'on-signal');
-    },
-    music: () => {
+    onMusic: () => {
       if (live.run && !isOver) setAtMusic(!isAtMusic);
     },
-    marks: () => {
+    onMarks: () => {
       setShowsMarks(!showsMarks);
     },
   });
-
   const watched = board && position ? markableNow(items, position.itemIndex, plan, board, page) : null;
   const stepSide = position?.step && 'side' in position.step ? position.step.side : null;
   const side = stepSide === 'left' || stepSide === 'right' ? stepSide : null;
@@ -151,6 +132,17 @@ export function LiveClass({
   useStage(page.class.id, position && stageShown(live, position, watch, isWaiting), (press) => {
     doPress(press, live, watch);
   });
+  const begin = (stopsNote: string): void => {
+    held.hold(new Map(page.children.map(({ id, marks }) => [id, marks])));
+    // the first word is heard from its beginning
+    void voice.wake().then(() => {
+      live.start(settings.go);
+    });
+    music.choose(null);
+    setAtDoor(false);
+    void noteTeaching(page.class.id, { teaching: 'started', ...(stopsNote === '' ? {} : { stopsNote }) });
+    void document.documentElement.requestFullscreen().catch(() => undefined);
+  };
   const phone = isShowingPhone && (
     <PhoneDialog
       made={phoneLink}
@@ -160,6 +152,26 @@ export function LiveClass({
     />
   );
 
+  if (!live.run && isAtDoor)
+    return (
+      <Dark>
+        <Door
+          page={page}
+          evaluation={evaluation}
+          library={library}
+          timeZone={session?.club.timeZone ?? 'utc'}
+          isFree={!hasOpenStops(evaluation)}
+          music={<DoorMusic music={music} />}
+          onStart={() => {
+            begin('');
+          }}
+          onClose={() => {
+            music.choose(null);
+            setAtDoor(false);
+          }}
+        />
+      </Dark>
+    );
   if (!live.run || !position)
     return (
       <BeforeClass
@@ -170,15 +182,11 @@ export function LiveClass({
         atHand={atHand}
         phone={phone}
         onPhone={showPhone}
-        onStart={(stopsNote) => {
-          held.hold();
-          // the first word is heard from its beginning
-          void voice.wake().then(() => {
-            live.start(settings.go);
-          });
-          void noteTeaching(page.class.id, { teaching: 'started', ...(stopsNote === '' ? {} : { stopsNote }) });
-          void document.documentElement.requestFullscreen().catch(() => undefined);
+        onDoor={() => {
+          void voice.wake();
+          setAtDoor(true);
         }}
+        onStart={begin}
       />
     );
   const elapsed = position.timed ? position.timed.seconds - position.remainingSeconds : 0;
@@ -194,6 +202,7 @@ export function LiveClass({
             board={board}
             library={library}
             live={live}
+            before={held.before}
             onStored={() => {
               live.forget();
               held.letGo();
@@ -236,8 +245,14 @@ export function LiveClass({
                 isWaiting={isWaiting}
                 hasPanel={showsMarks && watch !== null}
                 offer={
-                  isAskingForPlan ? (
-                    <PlanChanged newer={newer} plan={held.plan} library={library} onTake={held.takeNewer} onRefuse={held.refuseNewer} />
+                  isAskingForPlan && held.newer ? (
+                    <PlanChanged
+                      newer={held.newer}
+                      plan={held.plan}
+                      library={library}
+                      onTake={held.takeNewer}
+                      onRefuse={held.refuseNewer}
+                    />
                   ) : (
                     offer && <Offer fit={offer} missing={missing} plan={plan} library={library} onTake={takeOffer} />
                   )

@@ -21,5 +21,5 @@ if (typeof window !== 'undefined') {
     }) as unknown as MediaQueryList;
 }
 
-// a plan waits most of a second before it saves itself
-configure({ asyncUtilTimeout: 5000 });
+// a plan waits most of a second before it saves itself, and a whole page is drawn on two busy cores
+configure({ asyncUtilTimeout: 12_000 });

@@ -108,7 +108,7 @@ export function useMusic(
   useEffect(() => {
     latest.current = { run, items, tracks, sounds, isOn, rate, loop, chosen, stopping };
   });
-  const isRunning = player !== null && run !== null;
+  const isRunning = player !== null && (run !== null || chosen !== null);
   useEffect(() => {
     if (!isRunning) return;
     const ticker = new Worker(new URL('../voice/ticker.worker.ts', import.meta.url), { type: 'module' });
@@ -169,7 +169,7 @@ function wantedNow(
   { run, items, tracks, sounds, isOn, rate, loop, chosen, stopping }: State,
   now: number,
 ): { readonly music: MusicWanted; readonly name: string | null } | null {
-  if (!run || !isOn || run.pausedAt !== null) return null;
+  if (!isOn || (run !== null && run.pausedAt !== null)) return null;
   const fileOf = (track: OwnTrack | null | undefined): MusicSource | null => {
     const sound = track && sounds.get(track.id);
     return sound ? { kind: 'file', id: track.id, sound, bpm: track.bpm, firstBeat: track.firstBeat } : null;
@@ -186,6 +186,7 @@ function wantedNow(
       }
     );
   }
+  if (!run) return null;
   const planned = musicNow(run, items, now);
   if (round !== null && stopping && !planned) {
     const source: MusicSource = { kind: 'beat', bpm: usualBpm, metre: 4 };

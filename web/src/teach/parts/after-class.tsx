@@ -11,6 +11,8 @@ import { useNavigate } from 'react-router';
 import { noteTeaching, storeItemTimes } from '../../queries/class.queries';
 import { palette } from '../../shared/palette';
 import type { Teaching } from '../run/use-teaching';
+import type { MarksBefore } from '../run/use-held-plan';
+import { Goodbye } from './goodbye';
 import { HomeTaskToSend, NoteOfClass, OpenMarks, RealTimes, RollLeft } from './class-done';
 
 interface Props {
@@ -19,15 +21,18 @@ interface Props {
   readonly board: GroupBoardResponse | undefined;
   readonly library: Library;
   readonly live: Teaching;
+  /** What was known of each child when the class began. */
+  readonly before: MarksBefore;
   /** All that was kept of the run here is stored elsewhere now. */
   readonly onStored: () => void;
 }
 
 /** When the last item is over: what it took, what is still open, and all of it to the record. */
-export function AfterClass({ page, board, library, live, onStored }: Props) {
+export function AfterClass({ page, board, library, live, before, onStored }: Props) {
   const navigate = useNavigate();
   const [note, setNote] = useState(page.class.note ?? '');
   const [isFailed, setFailed] = useState(false);
+  const [isSayingGoodbye, setSayingGoodbye] = useState(false);
   const { plan, evaluation } = live;
   const real = live.run?.realSeconds ?? {};
   const total = Object.values(real).reduce((sum, seconds) => sum + seconds, 0);
@@ -79,6 +84,17 @@ export function AfterClass({ page, board, library, live, onStored }: Props) {
           <HomeTaskToSend page={page} plan={plan} library={library} />
         </Box>
       </Box>
+      {isSayingGoodbye && (
+        <Goodbye
+          page={page}
+          plan={plan}
+          library={library}
+          before={before}
+          onClose={() => {
+            setSayingGoodbye(false);
+          }}
+        />
+      )}
       {isFailed && (
         <Typography role="alert" sx={{ fontSize: 20 }}>
           <Trans>
@@ -130,6 +146,16 @@ export function AfterClass({ page, board, library, live, onStored }: Props) {
           sx={outlined}
         >
           <Trans>Back to the last item</Trans>
+        </Button>
+        <Button
+          variant="outlined"
+          size="large"
+          onClick={() => {
+            setSayingGoodbye(true);
+          }}
+          sx={outlined}
+        >
+          <Trans>Wave goodbye</Trans>
         </Button>
         {!isTry && (
           <Box sx={{ alignSelf: 'center', fontSize: 16, color: palette.nightSoft }}>

@@ -14,6 +14,12 @@ import type { Voice } from '../voice/use-voice';
 import { Dark } from './dark';
 import { voiceWords } from './voice-sign';
 
+const openStops = ({ findings }: Evaluation) =>
+  findings.filter(({ severity, acceptedBecause }) => severity === 'stop' && acceptedBecause === undefined);
+
+/** Whether something has to be dealt with before the class may begin. */
+export const hasOpenStops = (evaluation: Evaluation): boolean => openStops(evaluation).length > 0;
+
 /** Before the clock runs: what is still to be looked at. Stops have to be dealt with on purpose. */
 export function BeforeClass({
   page,
@@ -21,6 +27,7 @@ export function BeforeClass({
   library,
   voice,
   atHand,
+  onDoor,
   phone,
   onPhone,
   onStart,
@@ -29,6 +36,8 @@ export function BeforeClass({
   readonly evaluation: Evaluation;
   readonly library: Library;
   readonly voice: Voice;
+  /** Opens the screen that is shared until it begins. */
+  readonly onDoor: () => void;
   /** Whether the class can be taught from here without a connection. */
   readonly atHand: AtHand;
   /** The code for a phone, while it is shown. */
@@ -36,7 +45,7 @@ export function BeforeClass({
   readonly onPhone: () => void;
   readonly onStart: (stopsNote: string) => void;
 }) {
-  const stops = evaluation.findings.filter(({ severity, acceptedBecause }) => severity === 'stop' && acceptedBecause === undefined);
+  const stops = openStops(evaluation);
   const [note, setNote] = useState('');
   const coming = page.children.filter(({ attendance }) => attendance !== 'absent');
   return (
@@ -121,6 +130,14 @@ export function BeforeClass({
             sx={{ color: palette.cream, borderColor: palette.nightSoft, fontSize: 18 }}
           >
             <Trans>Back to the plan</Trans>
+          </Button>
+          <Button
+            variant="outlined"
+            size="large"
+            onClick={onDoor}
+            sx={{ color: palette.cream, borderColor: palette.nightSoft, fontSize: 18 }}
+          >
+            <Trans>Open the door</Trans>
           </Button>
           <Button
             variant="outlined"

@@ -30,7 +30,8 @@ import { StageTop, StageView } from '../parts/stage-view';
 import { VoiceSign } from '../parts/voice-sign';
 import { insteadOf } from '../run/instead-of';
 import { markableNow } from '../run/markable-now';
-import { rehearsalKeys, useTeachKeys } from '../run/use-keys';
+import { useClassKeys } from '../keys/use-class-keys';
+import { rehearsalKeys } from '../keys/use-keys';
 import { useTeaching } from '../run/use-teaching';
 import { useCalls } from '../voice/use-calls';
 import { useVoice } from '../voice/use-voice';
@@ -94,34 +95,7 @@ export function RehearsalClass({ page, plan, library, seed, onAgain }: Props) {
     setChosen(childId);
     rehearsal.look(childId);
   };
-  useTeachKeys({
-    wake: () => void voice.wake(),
-    space: () => {
-      live.move(isPaused ? 'resume' : isWaiting ? 'go' : 'pause');
-    },
-    on: () => {
-      live.move(isWaiting ? 'go' : 'on');
-    },
-    back: () => {
-      live.move('back');
-    },
-    go: () => {
-      live.move('go');
-    },
-    putOff: live.putOff,
-    onceMore: live.onceMore,
-    undo: live.undo,
-    voice: () => {
-      voice.switchOn(!voice.isOn);
-    },
-    signal: () => {
-      live.setGo(run?.go === 'on-signal' ? 'by-itself' : 'on-signal');
-    },
-    take: nothing,
-    call: nothing,
-    marks: nothing,
-    music: nothing,
-  });
+  useClassKeys({ live, voice, isWaiting, takeOffer: nothing, onCall: nothing, onMusic: nothing, onMarks: nothing });
   useHotkeys(
     ['1', '2', '3', '4', 'f', 'tab', 'shift+tab'],
     (event) => {

@@ -36,17 +36,17 @@ export function keepEdits(classId: string, edits: readonly PlanEdit[]): void {
 const planKey = (classId: string): string => `leiter-run-plan-${classId}`;
 
 /** The plan a class began with, as it was kept; null where there is none, or none that can be read. */
-export function heldPlan(classId: string): { readonly version: number; readonly plan: unknown } | null {
+export function heldPlan(classId: string): { readonly version: number; readonly plan: unknown; readonly marks: unknown } | null {
   try {
     const kept: unknown = JSON.parse(localStorage.getItem(planKey(classId)) ?? 'null');
     if (typeof kept !== 'object' || kept === null || !('version' in kept) || !('plan' in kept)) return null;
-    return typeof kept.version === 'number' ? { version: kept.version, plan: kept.plan } : null;
+    return typeof kept.version === 'number' ? { version: kept.version, plan: kept.plan, marks: 'marks' in kept ? kept.marks : null } : null;
   } catch {
     return null;
   }
 }
 
-export function holdPlan(classId: string, held: { readonly version: number; readonly plan: object }): void {
+export function holdPlan(classId: string, held: { readonly version: number; readonly plan: object; readonly marks: object }): void {
   localStorage.setItem(planKey(classId), JSON.stringify(held));
 }
 

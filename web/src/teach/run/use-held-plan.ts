@@ -1,13 +1,17 @@
 import type { StoredPlan } from '@leiter/contract';
-import { openPlan, writePlan, type ClassPlan } from '@leiter/core';
+import { openPlan, writePlan, type ClassPlan, type KnownMark } from '@leiter/core';
 import { useEffect, useState } from 'react';
 import { readClassPage } from '../../queries/class.queries';
 import { onLiveEvent } from '../../shared/live/live-events';
 import { forgetHeldPlan, heldPlan, holdPlan } from './run-store';
 
+/** What was known of each child when the class began. */
+export type MarksBefore = ReadonlyMap<string, readonly KnownMark[]>;
+
 interface Held {
   readonly version: number;
   readonly plan: ClassPlan;
+  readonly before: MarksBefore;
 }
 
 export interface HeldPlan {
@@ -16,7 +20,8 @@ export interface HeldPlan {
   /** What somebody stored meanwhile; null where nothing is to be asked. */
   readonly newer: StoredPlan | null;
   /** The class begins: from now on it goes by the plan that is stored now. */
-  readonly hold: () => void;
+  readonly hold: (before: MarksBefore) => void;
+  readonly before: MarksBefore;
   readonly takeNewer: () => void;
   readonly refuseNewer: () => void;
   readonly letGo: () => void;
@@ -26,7 +31,7 @@ export interface HeldPlan {
 export function useHeldPlan(classId: string, stored: StoredPlan): HeldPlan {
   const [held, setHeld] = useState<Held | null>(() => readHeld(classId));
   const put = (next: Held): void => {
-    holdPlan(classId, { version: next.version, plan: writePlan(next.plan) });
+    holdPlan(classId, { version: next.version, plan: writePlan(next.plan), marks: Object.fromEntries(next.before) });
     setHeld(next);
   };
   useEffect(
@@ -39,11 +44,12 @@ export function useHeldPlan(classId: string, stored: StoredPlan): HeldPlan {
   return {
     plan: held?.plan ?? stored.plan,
     newer: held && stored.version > held.version ? stored : null,
-    hold: () => {
-      put(stored);
+    before: held?.before ?? nothing,
+    hold: (before) => {
+      put({ version: stored.version, plan: stored.plan, before });
     },
     takeNewer: () => {
-      put(stored);
+      put({ version: stored.version, plan: stored.plan, before: held?.before ?? nothing });
     },
     refuseNewer: () => {
       if (held) put({ ...held, version: stored.version });
@@ -55,8 +61,13 @@ export function useHeldPlan(classId: string, stored: StoredPlan): HeldPlan {
   };
 }
 
+const nothing: MarksBefore = new Map();
+
 function readHeld(classId: string): Held | null {
   const kept = heldPlan(classId);
   const plan = kept && openPlan(kept.plan);
-  return kept && plan?.ok ? { version: kept.version, plan: plan.value } : null;
+  if (!kept || !plan?.ok) return null;
+  // only we write there; what is no list says nothing
+  const marks = Object.entries((kept.marks ?? {}) as Record<string, unknown>).filter(([, own]) => Array.isArray(own));
+  return { version: kept.version, plan: plan.value, before: new Map(marks as [string, readonly KnownMark[]][]) };
 }
