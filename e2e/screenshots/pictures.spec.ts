@@ -63,13 +63,29 @@ test('The main views of the demo club', async ({ page, leiter }) => {
   await open(page, leiter, `/classes/${id}/teach`);
   await page.getByRole('button', { name: /start/i }).click();
   await expect(page.getByRole('timer')).toBeVisible();
-  // to the moment at which the children work on one side
+  // to the moment at which the children work on one side of something that is marked
   for (let wait = 0; wait < 400; wait++) {
-    if (await page.getByText(/^you:/).isVisible()) break;
+    if ((await page.getByText(/^you:/).isVisible()) && (await page.getByRole('region', { name: 'Marks of this class' }).isVisible())) break;
     await page.clock.fastForward(8000);
     await page.waitForTimeout(30);
   }
   await shoot(page, 'teach');
+  const remote = await besidePhone(page, leiter, id);
+  await open(page, leiter, `/classes/${id}/rehearse`);
+  await page.getByRole('button', { name: 'Begin the rehearsal' }).click();
+  // to something in focus, which the group works at
+  for (let wait = 0; wait < 60; wait++) {
+    if (await page.getByText(/^Watch: /).isVisible()) break;
+    await page.keyboard.press('PageDown');
+    await page.waitForTimeout(60);
+  }
+  await page.keyboard.press('g');
+  await page.waitForTimeout(6500);
+  for (const key of ['3', '2', '4']) {
+    await page.keyboard.press('Tab');
+    await page.keyboard.press(key);
+  }
+  await shoot(page, 'rehearsal');
 
   const classes = await ask<readonly { id: string; taughtAt: string | null }[]>(page, `groups/${group.id}/classes`);
   const taught = classes.find((one) => one.taughtAt !== null && one.id !== id);
@@ -86,7 +102,6 @@ test('The main views of the demo club', async ({ page, leiter }) => {
   await open(page, leiter, `/children/${near?.childId ?? ''}`);
   await shoot(page, 'child');
   await open(page, leiter, '/syllabus');
-  await shoot(page, 'syllabus');
   await page.getByRole('button', { name: 'Change', exact: true }).click();
   await expect(page.getByRole('list', { name: 'Grades, highest first' })).toBeVisible();
   await shoot(page, 'syllabus-change');
@@ -99,22 +114,30 @@ test('The main views of the demo club', async ({ page, leiter }) => {
   await open(page, leiter, '/library/cartwheel');
   await expect(page.getByRole('region', { name: 'The way' }).getByRole('link').first()).toBeAttached();
   await shoot(page, 'movement');
-  await phone(page, leiter, { classId: taught?.id ?? '', planId: id });
+  await phone(page, leiter, taught?.id ?? '', remote);
 });
 
+/** The phone of somebody who helps, beside a class that is taught. @returns its picture */
+async function besidePhone(page: Page, leiter: Leiter, classId: string): Promise<string> {
+  const other = await page.context().newPage();
+  await other.setViewportSize({ width: 390, height: 800 });
+  await open(other, leiter, `/classes/${classId}/beside`);
+  await expect(other.getByRole('button', { name: 'Put off' })).toBeVisible();
+  const picture = (await other.screenshot()).toString('base64');
+  await other.close();
+  return picture;
+}
+
 /** Four pages on a phone, beside each other in one picture. */
-async function phone(
-  page: Page,
-  leiter: Leiter,
-  { classId, planId }: { readonly classId: string; readonly planId: string },
-): Promise<void> {
+async function phone(page: Page, leiter: Leiter, classId: string, remote: string): Promise<void> {
   await page.setViewportSize({ width: 390, height: 800 });
   const pictures: string[] = [];
-  for (const address of ['/week', `/classes/${classId}/marks`, '/children', `/classes/${planId}/plan`]) {
+  for (const address of ['/week', `/classes/${classId}/marks`, '/children']) {
     await open(page, leiter, address);
     await settled(page);
     pictures.push((await page.screenshot()).toString('base64'));
   }
+  pictures.push(remote);
   await page.setViewportSize({ width: 4 * 390 + 3 * 24, height: 800 });
   const images = pictures.map((data) => `<img width="390" src="data:image/png;base64,${data}">`).join('');
   await page.setContent(`<body style="margin:0;display:flex;gap:24px;background:#ddd5c5">${images}</body>`);

@@ -22,7 +22,7 @@ interface Props {
   readonly isWaiting: boolean;
   /** True where the children stand beside it: there is less room. */
   readonly hasPanel: boolean;
-  /** True on half a screen: the figure stands above what is counted. */
+  /** True on half a screen: smaller, and without what the versions are. */
   readonly isHalf?: boolean;
   /** What would end the class on time; nothing while it does. */
   readonly offer: ReactNode;
@@ -92,7 +92,16 @@ export function StageView({ position, talk, homeTask, nameOf, instead, stance, i
           flex: 1,
           minHeight: 0,
           display: 'grid',
-          gridTemplateColumns: isHalf ? '1fr' : said.length > 0 ? '1fr 420px' : '320px 1fr',
+          gridTemplateColumns:
+            isHalf && said.length === 0
+              ? '200px 1fr'
+              : isHalf
+                ? '1fr'
+                : said.length > 0
+                  ? '1fr 420px'
+                  : hasPanel
+                    ? '250px 1fr'
+                    : '320px 1fr',
           gap: 4,
           alignItems: 'center',
         }}
@@ -100,9 +109,11 @@ export function StageView({ position, talk, homeTask, nameOf, instead, stance, i
         {said.length > 0 ? (
           <Talk lines={said} label={timed.section.kind === 'safety' ? t`Safety talk` : t`Home task`} />
         ) : (
-          <Figure movement={movement} size={isHalf ? 220 : 320} tone="night" isDecoration={false} />
+          <Figure movement={movement} size={isHalf ? 200 : hasPanel ? 250 : 320} tone="night" isDecoration={false} />
         )}
-        <Now position={position} stance={stance} isWaiting={isWaiting} />
+        <Box sx={isHalf ? { zoom: 0.6 } : {}}>
+          <Now position={position} stance={stance} isWaiting={isWaiting} />
+        </Box>
       </Box>
       {instead.length > 0 && (
         <Box sx={{ fontSize: 22, mb: 1.5, lineHeight: 1.25 }}>
@@ -112,7 +123,7 @@ export function StageView({ position, talk, homeTask, nameOf, instead, stance, i
           {instead.join(' · ')}
         </Box>
       )}
-      {tiers.length > 1 && (
+      {tiers.length > 1 && !isHalf && (
         <Box sx={{ display: 'grid', gridTemplateColumns: `repeat(${String(tiers.length)}, 1fr)`, gap: 3, mb: 2 }}>
           {tiers.map((tier) => (
             <Box key={tier.name} sx={{ borderTop: '3px solid #6E7F80', pt: 1 }}>
@@ -149,6 +160,20 @@ export function StageView({ position, talk, homeTask, nameOf, instead, stance, i
       </Box>
     </Box>
   );
+}
+
+/** The figure, or what is said, beside what is counted. */
+function columnsFor({
+  isTalk,
+  hasPanel,
+  isHalf,
+}: {
+  readonly isTalk: boolean;
+  readonly hasPanel: boolean;
+  readonly isHalf: boolean;
+}): string {
+  if (isTalk) return isHalf ? '1fr' : '1fr 420px';
+  return isHalf ? '200px 1fr' : hasPanel ? '250px 1fr' : '320px 1fr';
 }
 
 /** In pixels: a name of usual length stays in one line. */
@@ -209,7 +234,7 @@ function Now({ position, stance, isWaiting }: Pick<Props, 'position' | 'stance' 
       {side && !isPaused && <Side side={side} />}
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 4 }}>
         {of !== null ? (
-          <Box sx={{ ...large, fontSize: 120 }}>
+          <Box sx={{ ...large, fontSize: 120, whiteSpace: 'nowrap' }}>
             {count}
             <Box component="span" sx={{ fontSize: 48, color: palette.nightSoft, ml: 2 }}>
               <Trans>of {of}</Trans>
@@ -227,7 +252,7 @@ function Now({ position, stance, isWaiting }: Pick<Props, 'position' | 'stance' 
             <Box sx={{ fontFamily: headingFont, fontSize: 56, lineHeight: 1 }} {...timer}>
               {clockText(Math.ceil(remainingSeconds))}
             </Box>
-            <Box sx={{ fontSize: 21, color: palette.nightSoft }}>
+            <Box sx={{ fontSize: 21, color: palette.nightSoft, whiteSpace: 'nowrap' }}>
               <Trans>left of this item</Trans>
             </Box>
           </Box>
