@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, freshClass, signIn, test } from '../tests/leiter.js';
+import { startTeaching, storePlan } from '../tests/teach-page.js';
 import { ClapSounds, levels, noises, rate, samplesOf } from './clap-sounds.js';
 import { tellCount } from './tell.js';
 
@@ -37,13 +38,8 @@ test('double claps arrive in Teach', async ({ page, leiter }) => {
   const items = [
     { id: 'hop', movement: 'straight-jump', dose: { kind: 'timed', seconds: 900 }, sides: 'none', tiers: ['core'], familiarity: 'new' },
   ];
-  const data = { version: 0, plan: { v: 1, focus: [], sections: [{ id: 'skill', kind: 'skill', items }] } };
-  expect((await page.request.put(`${leiter.url}/api/classes/${id}/plan`, { data, headers: { origin: leiter.url } })).status()).toBe(200);
-  await page.goto(`${leiter.url}/classes/${id}/teach`);
-  const note = page.getByLabel('How have you dealt with this?');
-  await expect(page.getByText(/coming$/)).toBeVisible();
-  if (await note.isVisible()) await note.fill('They know it well.');
-  await page.getByRole('button', { name: /start/i }).click();
+  await storePlan(page, leiter, id, { items });
+  await startTeaching(page, leiter, id);
   await page.keyboard.press('v');
   await page.getByRole('button', { name: 'No claps' }).click();
   await expect(page.getByText('Listening to the room …')).toBeVisible();

@@ -1,4 +1,5 @@
 import { ask, expect, freshClass, signIn, test } from '../tests/leiter.js';
+import { storePlan } from '../tests/teach-page.js';
 import { tell } from './tell.js';
 
 /** How long is measured, each time. */
@@ -35,9 +36,7 @@ test('A rehearsal with twelve figures that move', async ({ page, leiter }) => {
     tiers: ['core'],
     familiarity: 'routine',
   }));
-  const data = { version: 0, plan: { v: 1, focus: ['cartwheel'], sections: [{ id: 'skill', kind: 'skill', items }] } };
-  const saved = await page.request.put(`${leiter.url}/api/classes/${id}/plan`, { data, headers: { origin: leiter.url } });
-  expect(saved.status(), await saved.text()).toBe(200);
+  await storePlan(page, leiter, id, { items, focus: ['cartwheel'] });
   await page.goto(`${leiter.url}/classes/${id}/rehearse`);
   await page.getByRole('button', { name: 'Begin the rehearsal' }).click();
   await expect(page.getByRole('list', { name: 'The group' }).getByRole('listitem')).toHaveCount(12);

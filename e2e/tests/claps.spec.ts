@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, freshClass, signIn, test } from './leiter.js';
+import { startTeaching, storePlan } from './teach-page.js';
 import { soundFile } from './sound-file.js';
 
 let state = 1;
@@ -43,14 +44,8 @@ test('Two claps begin the work that waits for a signal, one does nothing; a micr
   const items = [
     { id: 'hop', movement: 'straight-jump', dose: { kind: 'timed', seconds: 120 }, sides: 'none', tiers: ['core'], familiarity: 'new' },
   ];
-  const data = { version: 0, plan: { v: 1, focus: [], sections: [{ id: 'skill', kind: 'skill', items }] } };
-  const saved = await page.request.put(`${leiter.url}/api/classes/${id}/plan`, { data, headers: { origin: leiter.url } });
-  expect(saved.status(), await saved.text()).toBe(200);
-  await page.goto(`${leiter.url}/classes/${id}/teach`);
-  await expect(page.getByText(/coming$/)).toBeVisible();
-  const note = page.getByLabel('How have you dealt with this?');
-  if (await note.isVisible()) await note.fill('They know it well.');
-  await page.getByRole('button', { name: /start/i }).click();
+  await storePlan(page, leiter, id, { items });
+  await startTeaching(page, leiter, id);
   await page.keyboard.press('s');
 
   await page.getByRole('button', { name: 'No claps' }).click();

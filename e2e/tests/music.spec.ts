@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, freshClass, signIn, test } from './leiter.js';
+import { startTeaching, storePlan, timedItem } from './teach-page.js';
 import { soundFile } from './sound-file.js';
 
 /** A file of beats: a short burst on each, a soft tone under all of it. */
@@ -73,29 +74,14 @@ test('A file of one’s own is taken in with its beat, named in a plan and playe
   await expect(music.getByRole('alert')).toContainText('“No song.mp3” is no music that this browser can play');
 
   const id = await freshClass(page, 'gymnastics');
-  const item = (name: string, movement: string, more: object = {}) => ({
-    id: name,
-    movement,
-    dose: { kind: 'timed', seconds: 240 },
-    sides: 'none',
-    tiers: ['core'],
-    familiarity: 'routine',
-    ...more,
-  });
   const song = { name: 'harbour song', seconds: 40, bpm: 120 };
   const items = [
-    item('jog', 'jog-on-the-spot', { music: song }),
-    item('hop', 'straight-jump', { music: { name: 'Not here', seconds: 60, bpm: 100 } }),
-    item('freeze', 'bear-walk', { stopsWithMusic: true }),
+    timedItem('jog', 'jog-on-the-spot', 240, { music: song }),
+    timedItem('hop', 'straight-jump', 240, { music: { name: 'Not here', seconds: 60, bpm: 100 } }),
+    timedItem('freeze', 'bear-walk', 240, { stopsWithMusic: true }),
   ];
-  const data = { version: 0, plan: { v: 1, focus: [], sections: [{ id: 'drills', kind: 'drills', items }] } };
-  const saved = await page.request.put(`${leiter.url}/api/classes/${id}/plan`, { data, headers: { origin: leiter.url } });
-  expect(saved.status(), await saved.text()).toBe(200);
-  await page.goto(`${leiter.url}/classes/${id}/teach`);
-  await expect(page.getByText(/coming$/)).toBeVisible();
-  const note = page.getByLabel('How have you dealt with this?');
-  if (await note.isVisible()) await note.fill('They know it well.');
-  await page.getByRole('button', { name: /start/i }).click();
+  await storePlan(page, leiter, id, { items });
+  await startTeaching(page, leiter, id);
   await page.keyboard.press('v');
   await page.keyboard.press('g');
 

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { ask, expect, freshClass, signIn, test } from './leiter.js';
+import { storePlan } from './teach-page.js';
 
 // what the browser keeps is what this is about
 test.use({ serviceWorkers: 'allow' });
@@ -49,9 +50,7 @@ test('A class goes on without a connection after its plan was opened once: sound
     tiers: ['core'],
     familiarity: 'routine',
   }));
-  const data = { version: 0, plan: { v: 1, focus: ['landing-position'], sections: [{ id: 'skill', kind: 'skill', items }] } };
-  const saved = await page.request.put(`${leiter.url}/api/classes/${id}/plan`, { data, headers: { origin: leiter.url } });
-  expect(saved.status(), await saved.text()).toBe(200);
+  await storePlan(page, leiter, id, { items, focus: ['landing-position'] });
 
   await page.goto(`${leiter.url}/classes/${id}/plan`);
   await expect(title(page)).toBeVisible();

@@ -1,4 +1,5 @@
 import { ask, expect, freshClass, signIn, test } from './leiter.js';
+import { storePlan, timedItem } from './teach-page.js';
 
 // what moves is what this is about
 test.use({ contextOptions: { reducedMotion: 'no-preference' } });
@@ -17,18 +18,8 @@ test('A class is rehearsed to drawn children, who move; marks and looks are set 
   test.setTimeout(120_000);
   await signIn(page, leiter, 'owner');
   const id = await freshClass(page, 'gymnastics');
-  const item = (name: string, movement: string) => ({
-    id: name,
-    movement,
-    dose: { kind: 'timed', seconds: 60 },
-    sides: 'none',
-    tiers: ['core'],
-    familiarity: 'routine',
-  });
-  const items = [item('land', 'landing-position'), item('jog', 'jog-on-the-spot')];
-  const data = { version: 0, plan: { v: 1, focus: ['landing-position'], sections: [{ id: 'skill', kind: 'skill', items }] } };
-  const saved = await page.request.put(`${leiter.url}/api/classes/${id}/plan`, { data, headers: { origin: leiter.url } });
-  expect(saved.status(), await saved.text()).toBe(200);
+  const items = [timedItem('land', 'landing-position', 60), timedItem('jog', 'jog-on-the-spot', 60)];
+  await storePlan(page, leiter, id, { items, focus: ['landing-position'] });
   const before = await ask<Kept>(page, `classes/${id}`);
   const sent: string[] = [];
   page.on('request', (request) => {

@@ -1,29 +1,14 @@
 import type { Browser, Page } from '@playwright/test';
 import { ask, expect, freshClass, signIn, test, type Leiter } from './leiter.js';
-
-const item = (id: string, movement: string, more: object = {}) => ({
-  id,
-  movement,
-  dose: { kind: 'timed', seconds: 300 },
-  sides: 'none',
-  tiers: ['core'],
-  familiarity: 'routine',
-  ...more,
-});
+import { startTeaching, storePlan, timedItem } from './teach-page.js';
 
 /** A class with three items that is being taught. */
 async function teach(page: Page, leiter: Leiter): Promise<string> {
   await signIn(page, leiter, 'owner');
   const id = await freshClass(page, 'gymnastics');
-  const items = [item('land', 'landing-position'), item('bear', 'bear-walk'), item('jog', 'jog-on-the-spot')];
-  const data = { version: 0, plan: { v: 1, focus: ['landing-position'], sections: [{ id: 'skill', kind: 'skill', items }] } };
-  expect((await page.request.put(`${leiter.url}/api/classes/${id}/plan`, { data, headers: { origin: leiter.url } })).status()).toBe(200);
-  await page.goto(`${leiter.url}/classes/${id}/teach`);
-  await expect(page.getByText(/coming$/)).toBeVisible();
-  const note = page.getByLabel('How have you dealt with this?');
-  if (await note.isVisible()) await note.fill('They know it well.');
-  await page.getByRole('button', { name: /start/i }).click();
-  await expect(page.getByRole('timer')).toBeVisible();
+  const items = [timedItem('land', 'landing-position', 300), timedItem('bear', 'bear-walk', 300), timedItem('jog', 'jog-on-the-spot', 300)];
+  await storePlan(page, leiter, id, { items, focus: ['landing-position'] });
+  await startTeaching(page, leiter, id);
   return id;
 }
 

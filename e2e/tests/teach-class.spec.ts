@@ -1,30 +1,6 @@
 import type { Page } from '@playwright/test';
-import { ask, expect, freshClass, signIn, test, type Leiter } from './leiter.js';
-
-const item = (id: string, movement: string, seconds: number) => ({
-  id,
-  movement,
-  dose: { kind: 'timed', seconds },
-  sides: 'none',
-  tiers: ['core'],
-  familiarity: 'routine',
-});
-
-/** Puts a plan of its own into a class. */
-async function plan(page: Page, leiter: Leiter, id: string, version: number, items: readonly object[], focus: readonly string[]) {
-  const data = { version, plan: { v: 1, focus, sections: [{ id: 'skill', kind: 'skill', items }] } };
-  const saved = await page.request.put(`${leiter.url}/api/classes/${id}/plan`, { data, headers: { origin: leiter.url } });
-  expect(saved.status(), await saved.text()).toBe(200);
-}
-
-async function teach(page: Page, leiter: Leiter, id: string): Promise<void> {
-  await page.goto(`${leiter.url}/classes/${id}/teach`);
-  await expect(page.getByText(/coming$/)).toBeVisible();
-  const note = page.getByLabel('How have you dealt with this?');
-  if (await note.isVisible()) await note.fill('They know it well.');
-  await page.getByRole('button', { name: /start/i }).click();
-  await expect(page.getByRole('timer')).toBeVisible();
-}
+import { ask, expect, freshClass, signIn, test } from './leiter.js';
+import { startTeaching, storePlan, timedItem } from './teach-page.js';
 
 /** The line that says what comes after the item. */
 const comesNext = (page: Page) => page.locator('span', { hasText: /^Next\S/ });
@@ -43,8 +19,12 @@ test('A class is marked by one key each, an item comes once more, and after it a
   await page.clock.install();
   await signIn(page, leiter, 'owner');
   const id = await freshClass(page, 'gymnastics');
-  await plan(page, leiter, id, 0, [item('jog', 'jog-on-the-spot', 420), item('land', 'landing-position', 420)], ['landing-position']);
-  await teach(page, leiter, id);
+  await storePlan(page, leiter, id, {
+    version: 0,
+    items: [timedItem('jog', 'jog-on-the-spot', 420), timedItem('land', 'landing-position', 420)],
+    focus: ['landing-position'],
+  });
+  await startTeaching(page, leiter, id);
   const marks = page.getByRole('region', { name: 'Marks of this class' });
   await expect(marks).toBeHidden();
   await page.clock.fastForward(430_000);
@@ -89,11 +69,19 @@ test('A plan that somebody changes while it is taught is asked about when the ne
   await page.clock.install();
   await signIn(page, leiter, 'owner');
   const id = await freshClass(page, 'gymnastics');
-  const [jog, land, bear] = [item('jog', 'jog-on-the-spot', 420), item('land', 'landing-position', 420), item('bear', 'bear-walk', 300)];
-  await plan(page, leiter, id, 0, [jog, land], []);
-  await teach(page, leiter, id);
-  const told = page.waitForResponse((answer) => answer.url().endsWith(`/api/classes/${id}`));
-  await plan(page, leiter, id, 1, [jog, land, bear], []);
+  const [jog, land, bear] = [
+    timedItem('jog', 'jog-on-the-spot', 420),
+    timedItem('land', 'landing-position', 420),
+    timedItem('bear', 'bear-walk', 300),
+  ];
+  await storePlan(page, leiter, id, { version: 0, items: [jog, land], focus: [] });
+  await startTeaching(page, leiter, id);
+  const told = page.waitForResponse(
+    async (answer) =>
+      answer.url().endsWith(`/api/classes/${id}`) &&
+      ((await answer.json()) as { readonly stored: { readonly version: number } }).stored.version === 2,
+  );
+  await storePlan(page, leiter, id, { version: 1, items: [jog, land, bear], focus: [] });
   await told;
   const asked = page.getByRole('region', { name: 'The plan was changed' });
   await page.clock.fastForward(60_000);
@@ -118,13 +106,8 @@ test('The door says what to lay out and who is here, and becomes the class at it
   test.setTimeout(120_000);
   await signIn(page, leiter, 'owner');
   const id = await freshClass(page, 'gymnastics');
-  const items = [item('jog', 'jog-on-the-spot', 420), item('land', 'landing-position', 420)];
-  const data = {
-    version: 0,
-    plan: { v: 1, focus: ['landing-position'], story: 'Sailors in a storm', sections: [{ id: 'skill', kind: 'skill', items }] },
-  };
-  const saved = await page.request.put(`${leiter.url}/api/classes/${id}/plan`, { data, headers: { origin: leiter.url } });
-  expect(saved.status(), await saved.text()).toBe(200);
+  const items = [timedItem('jog', 'jog-on-the-spot', 420), timedItem('land', 'landing-position', 420)];
+  await storePlan(page, leiter, id, { items, focus: ['landing-position'], story: 'Sailors in a storm' });
   const { class: session, children } = await ask<{
     readonly class: { readonly day: string; readonly startsAt: string };
     readonly children: readonly { readonly id: string; readonly name: string }[];

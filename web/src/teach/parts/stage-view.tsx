@@ -92,16 +92,7 @@ export function StageView({ position, talk, homeTask, nameOf, instead, stance, i
           flex: 1,
           minHeight: 0,
           display: 'grid',
-          gridTemplateColumns:
-            isHalf && said.length === 0
-              ? '200px 1fr'
-              : isHalf
-                ? '1fr'
-                : said.length > 0
-                  ? '1fr 420px'
-                  : hasPanel
-                    ? '250px 1fr'
-                    : '320px 1fr',
+          gridTemplateColumns: columnsFor({ isTalk: said.length > 0, hasPanel, isHalf }),
           gap: 4,
           alignItems: 'center',
         }}
