@@ -78,6 +78,7 @@ test('A plan that somebody changes while it is taught is asked about when the ne
   await startTeaching(page, leiter, id);
   const told = page.waitForResponse(
     async (answer) =>
+      answer.request().method() === 'GET' &&
       answer.url().endsWith(`/api/classes/${id}`) &&
       ((await answer.json()) as { readonly stored: { readonly version: number } }).stored.version === 2,
   );
