@@ -29,9 +29,12 @@ export class LanDoorService implements OnApplicationBootstrap, OnApplicationShut
     @InjectDataSource() private readonly source: DataSource,
   ) {}
 
-  onApplicationBootstrap(): void {
+  /** A server that is back after a crash opens again what was open: phones of a class go on. */
+  async onApplicationBootstrap(): Promise<void> {
     this.timer = setInterval(() => void this.closeWhereUnused().catch(() => undefined), everyMilliseconds);
     this.timer.unref();
+    if (process.env['LEITER_PUBLIC_URL'] || !(await this.isWanted().catch(() => false))) return;
+    await this.openAt(Number(process.env['PORT'] ?? '4600'));
   }
 
   onApplicationShutdown(): void {
@@ -43,8 +46,11 @@ export class LanDoorService implements OnApplicationBootstrap, OnApplicationShut
   async open(request: Request): Promise<readonly string[]> {
     const host = request.headers.host ?? '';
     if (!/^(?:127\.0\.0\.1|localhost|\[::1\])(?::\d+)?$/.test(host)) return [];
+    return this.openAt(request.socket.localPort ?? 0);
+  }
+
+  private async openAt(port: number): Promise<readonly string[]> {
     if (this.servers.length > 0) return this.addresses;
-    const port = request.socket.localPort ?? 0;
     const own = Object.values(networkInterfaces()).flatMap((entries) => entries ?? []);
     const hosts = own.filter(({ family, internal }) => family === 'IPv4' && !internal).map(({ address }) => address);
     const listener = this.adapter.httpAdapter.getInstance<RequestListener>(); // an Express application is one
@@ -56,8 +62,12 @@ export class LanDoorService implements OnApplicationBootstrap, OnApplicationShut
 
   private async closeWhereUnused(): Promise<void> {
     if (this.servers.length === 0) return;
+    if (!(await this.isWanted())) this.close();
+  }
+
+  private async isWanted(): Promise<boolean> {
     const good = await rows(this.source, `SELECT 1 FROM remote_link WHERE made_at > now() - interval '6 hours' LIMIT 1`, []);
-    if (good.length === 0) this.close();
+    return good.length > 0;
   }
 
   private close(): void {

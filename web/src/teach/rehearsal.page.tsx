@@ -7,6 +7,7 @@ import { useClassPage } from '../queries/class.queries';
 import { useLibrary, useMovements } from '../queries/library.queries';
 import { useMay } from '../queries/may';
 import { Loaded, Message } from '../shared/page';
+import { forgetRehearsals } from './run/run-store';
 import { RehearsalClass } from './rehearsal/rehearsal-class';
 
 /** Rehearsing a class: taught to children that are drawn, and nothing of it kept. */
@@ -55,7 +56,10 @@ function Rehearsals({
   readonly stored: StoredPlan;
   readonly library: Library;
 }) {
-  const [seed, setSeed] = useState(() => Math.floor(performance.timeOrigin + performance.now()));
+  const [seed, setSeed] = useState(() => {
+    forgetRehearsals();
+    return Math.floor(performance.timeOrigin + performance.now());
+  });
   return (
     <RehearsalClass
       key={seed}

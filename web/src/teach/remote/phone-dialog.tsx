@@ -6,6 +6,7 @@ import type { RemoteMade } from '@leiter/contract';
 import { useMutation } from '@tanstack/react-query';
 import { QRCodeSVG } from 'qrcode.react';
 import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
 import { api } from '../../shared/api';
 import { headingFont, palette } from '../../shared/palette';
 
@@ -19,6 +20,7 @@ export function usePhoneLink(classId: string) {
 
 /** The code that makes a phone a remote of this class. */
 export function PhoneDialog({ made, onClose }: { readonly made: PhoneLink; readonly onClose: () => void }) {
+  useHotkeys('escape', onClose);
   const [chosen, setChosen] = useState(0);
   const isHere = /^(localhost|127\.0\.0\.1|\[::1\])$/.test(location.hostname);
   const addresses = made.data && isHere ? made.data.addresses : [location.origin];

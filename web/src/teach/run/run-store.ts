@@ -54,6 +54,11 @@ export function forgetHeldPlan(classId: string): void {
   localStorage.removeItem(planKey(classId));
 }
 
+/** Of rehearsals that were left in the middle nothing is kept. */
+export function forgetRehearsals(): void {
+  for (const name of Object.keys(localStorage)) if (/^leiter-run-(?:edits-)?rehearsal /.test(name)) localStorage.removeItem(name);
+}
+
 export function forgetRun(classId: string): void {
   localStorage.removeItem(key(classId));
   localStorage.removeItem(editsKey(classId));
