@@ -215,7 +215,7 @@ export function LiveClass({
               clock={DateTime.now().toFormat('HH:mm')}
               endsAt={DateTime.now().plus({ seconds: left }).toFormat('HH:mm')}
             />
-            <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1, p: '8px 36px 0', flexWrap: 'wrap' }}>
+            <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1, p: '8px 14px 0 36px', flexWrap: 'wrap' }}>
               <VoiceSign voice={voice} go={live.run.go} onGo={live.setGo} claps={claps} />
               <Controls
                 live={live}

@@ -23,7 +23,7 @@ interface Props {
 /** What can be pressed while a class is taught; all of it has a key as well. */
 export function Controls({ live, isPaused, isExplaining, showsMarks, onMarks, onCall, onPhone, onMusic }: Props) {
   return (
-    <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+    <Box sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap' }}>
       {isExplaining && (
         <Press
           onPress={() => {
@@ -83,7 +83,7 @@ export function Controls({ live, isPaused, isExplaining, showsMarks, onMarks, on
   );
 }
 
-const look = { color: palette.cream, borderColor: '#4A5A5F', minWidth: 0, fontSize: 14 } as const;
+const look = { color: palette.cream, borderColor: '#4A5A5F', minWidth: 0, fontSize: 13.5, px: 0.85 } as const;
 
 interface PressProps {
   readonly onPress: () => void;

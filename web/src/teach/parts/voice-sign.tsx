@@ -6,7 +6,7 @@ import { palette } from '../../shared/palette';
 import type { Claps, ClapsState } from '../claps/use-claps';
 import type { Voice, VoiceState } from '../voice/use-voice';
 
-const look = { color: palette.cream, borderColor: '#4A5A5F', minWidth: 0, fontSize: 14 } as const;
+const look = { color: palette.cream, borderColor: '#4A5A5F', minWidth: 0, fontSize: 13.5, px: 0.85 } as const;
 
 /** Whether Leiter speaks, and how the work of an item begins; each is changed by one press. */
 export function VoiceSign({
@@ -24,7 +24,7 @@ export function VoiceSign({
   const { isOn, state, switchOn, wake } = voice;
   const words = voiceWords(state);
   return (
-    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
       <Button
         variant="outlined"
         sx={look}
