@@ -3,7 +3,7 @@ import { plainToInstance } from 'class-transformer';
 import { getMetadataStorage, validateSync } from 'class-validator';
 import { describe, expect, it } from 'vitest';
 import * as contract from './index.js';
-import { bodies, nasty, pathsIn, withValue, type Json } from './testing/bodies.js';
+import { bodies, nasty, pathsIn, withValue, type Json } from './testing/index.js';
 
 const rules = { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true, stopAtFirstError: true } as const;
 const anyId = '6f9d3a4e-0c55-4d2b-9a51-0d3c7d1f2a10';

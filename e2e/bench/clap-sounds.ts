@@ -43,12 +43,25 @@ export class ClapSounds {
     return out;
   }
 
+  /** A sound made of nothing. @param how what sox does, as one would type it */
+  private synth(how: string): string {
+    const file = this.fresh();
+    sox('-n', '-r', String(rate), '-c', '1', file, ...how.split(' '));
+    return file;
+  }
+
+  /** Several sounds at once, and what is done to all of them. */
+  private mixed(files: readonly string[], how = ''): string {
+    const file = this.fresh();
+    sox('-m', ...files, file, ...how.split(' ').filter(Boolean));
+    return file;
+  }
+
   private loop(noise: Noise): string {
     const file = this.fresh();
     switch (noise) {
       case 'quiet':
-        sox('-n', '-r', String(rate), '-c', '1', file, 'synth', '20', 'pinknoise', 'gain', '-30');
-        return file;
+        return this.synth('synth 20 pinknoise gain -30');
       case 'speech': {
         const spoken = this.fresh();
         const text =
@@ -59,136 +72,36 @@ export class ClapSounds {
       }
       case 'music': {
         // a bar of four at 116 a minute: drums with a snare, a bass and plucked strings
-        const beat = 60 / 116;
-        const parts = Array.from({ length: 8 }, (_, eighth) => {
-          const part = this.fresh();
-          const drum = eighth % 4 === 0 ? ['sine', '62'] : eighth % 4 === 2 ? ['whitenoise'] : ['brownnoise'];
+        const half = String(60 / 116 / 2);
+        const eighths = Array.from({ length: 8 }, (_, eighth) => {
+          const drum = eighth % 4 === 0 ? 'sine 62' : eighth % 4 === 2 ? 'whitenoise' : 'brownnoise';
           const length = eighth % 4 === 2 ? '0.12' : '0.09';
-          const layers = [this.fresh(), this.fresh(), this.fresh()] as const;
-          sox(
-            '-n',
-            '-r',
-            String(rate),
-            '-c',
-            '1',
-            layers[0],
-            'synth',
-            length,
-            ...drum,
-            'fade',
-            'l',
-            '0',
-            length,
-            '0.08',
-            'pad',
-            '0',
-            '0.3',
-            'trim',
-            '0',
-            String(beat / 2),
+          const note = ['A3', 'C4', 'E4', 'A4'][eighth % 4] ?? 'A3';
+          return this.mixed(
+            [
+              this.synth(`synth ${length} ${drum} fade l 0 ${length} 0.08 pad 0 0.3 trim 0 ${half}`),
+              this.synth(`synth ${half} pluck ${note} gain -4`),
+              this.synth(`synth 0.03 whitenoise highpass 6000 fade l 0 0.03 0.028 pad 0 0.3 trim 0 ${half} gain -10`),
+            ],
+            'gain -n -3',
           );
-          sox(
-            '-n',
-            '-r',
-            String(rate),
-            '-c',
-            '1',
-            layers[1],
-            'synth',
-            String(beat / 2),
-            'pluck',
-            ['A3', 'C4', 'E4', 'A4'][eighth % 4] ?? 'A3',
-            'gain',
-            '-4',
-          );
-          sox(
-            '-n',
-            '-r',
-            String(rate),
-            '-c',
-            '1',
-            layers[2],
-            'synth',
-            '0.03',
-            'whitenoise',
-            'highpass',
-            '6000',
-            'fade',
-            'l',
-            '0',
-            '0.03',
-            '0.028',
-            'pad',
-            '0',
-            '0.3',
-            'trim',
-            '0',
-            String(beat / 2),
-            'gain',
-            '-10',
-          );
-          sox('-m', ...layers, part, 'gain', '-n', '-3');
-          return part;
         });
-        sox(...parts, file);
+        sox(...eighths, file);
         return file;
       }
       case 'jumping': {
         // two feet, one a moment after the other, every second or so
-        const parts = Array.from({ length: 12 }, (_, jump) => {
-          const part = this.fresh();
+        const jumps = Array.from({ length: 12 }, (_, jump) => {
           const feet = [0, 0.03 + (jump % 4) * 0.02].map((later, foot) => {
-            const thud = this.fresh();
-            const floor = this.fresh();
-            sox(
-              '-n',
-              '-r',
-              String(rate),
-              '-c',
-              '1',
-              thud,
-              'synth',
-              '0.16',
-              'sine',
-              String(70 + 9 * ((jump + foot) % 3)),
-              'fade',
-              'l',
-              '0',
-              '0.16',
-              '0.15',
-              'pad',
-              String(later + 0.01),
-            );
-            sox(
-              '-n',
-              '-r',
-              String(rate),
-              '-c',
-              '1',
-              floor,
-              'synth',
-              '0.09',
-              'pinknoise',
-              'lowpass',
-              '900',
-              'fade',
-              'l',
-              '0',
-              '0.09',
-              '0.085',
-              'gain',
-              '-5',
-              'pad',
-              String(later + 0.01),
-            );
-            const both = this.fresh();
-            sox('-m', thud, floor, both);
-            return both;
+            const begin = String(later + 0.01);
+            return this.mixed([
+              this.synth(`synth 0.16 sine ${String(70 + 9 * ((jump + foot) % 3))} fade l 0 0.16 0.15 pad ${begin}`),
+              this.synth(`synth 0.09 pinknoise lowpass 900 fade l 0 0.09 0.085 gain -5 pad ${begin}`),
+            ]);
           });
-          sox('-m', ...feet, part, 'pad', '0', '2', 'trim', '0', String(0.55 + ((jump * 7) % 5) * 0.17));
-          return part;
+          return this.mixed(feet, `pad 0 2 trim 0 ${String(0.55 + ((jump * 7) % 5) * 0.17)}`);
         });
-        sox(...parts, file);
+        sox(...jumps, file);
         return file;
       }
     }
@@ -199,37 +112,12 @@ export class ClapSounds {
     const gap = 0.24 + (kind % 7) * 0.05;
     const claps = [0, gap].map((later, hand) => {
       const length = 0.07 + ((kind + hand) % 4) * 0.015;
-      const clap = this.fresh();
-      sox(
-        '-n',
-        '-r',
-        String(rate),
-        '-c',
-        '1',
-        clap,
-        'synth',
-        String(length),
-        'whitenoise',
-        'highpass',
-        String(500 + (kind % 5) * 200),
-        'lowpass',
-        String(6500 + (kind % 3) * 1500),
-        'fade',
-        'l',
-        '0',
-        String(length),
-        String(length - 0.004),
-        'gain',
-        '-n',
-        String(-5 - (kind % 3) * 2 - hand),
-        'pad',
-        String(later + 0.001),
-        '0.3',
-      );
-      return clap;
+      const band = `highpass ${String(500 + (kind % 5) * 200)} lowpass ${String(6500 + (kind % 3) * 1500)}`;
+      const fade = `fade l 0 ${String(length)} ${String(length - 0.004)}`;
+      const loud = `gain -n ${String(-5 - (kind % 3) * 2 - hand)}`;
+      return this.synth(`synth ${String(length)} whitenoise ${band} ${fade} ${loud} pad ${String(later + 0.001)} 0.3`);
     });
-    const both = this.fresh();
-    sox('-m', ...claps, both, 'gain', '8');
+    const both = this.mixed(claps, 'gain 8');
     if (kind % 2 === 0) return both;
     const echoing = this.fresh();
     sox(both, echoing, 'reverb', '18', '60', '40');

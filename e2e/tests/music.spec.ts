@@ -72,6 +72,11 @@ test('A file of one’s own is taken in with its beat, named in a plan and playe
   await expect(music.getByRole('listitem')).toContainText('Harbour song 0:40');
   await expect(music.getByLabel('bpm of Harbour song')).toHaveValue('120');
   await expect(music.getByRole('alert')).toContainText('“No song.mp3” is no music that this browser can play');
+  // taken away by mistake, it comes back with its file: what follows plays it
+  await music.getByRole('button', { name: 'Remove' }).click();
+  await expect(music.getByRole('listitem')).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(music.getByRole('listitem')).toHaveCount(1);
 
   const id = await freshClass(page, 'gymnastics');
   const song = { name: 'harbour song', seconds: 40, bpm: 120 };

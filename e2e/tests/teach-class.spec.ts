@@ -148,5 +148,8 @@ test('The door says what to lay out and who is here, and becomes the class at it
   await expect(next).not.toHaveText(`watch next: ${name}`);
   await page.keyboard.press('PageDown');
   await page.getByRole('button', { name: 'Wave goodbye' }).click();
-  await expect(page.getByRole('dialog', { name: 'Goodbye' })).toBeVisible();
+  const goodbye = page.getByRole('dialog', { name: 'Goodbye' });
+  await expect(goodbye).toBeVisible();
+  // the next slot of the group lies in this week or the one after
+  await expect(goodbye.getByRole('region', { name: 'We meet again' })).toContainText(session.startsAt);
 });

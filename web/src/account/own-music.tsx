@@ -6,9 +6,10 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { clockText, tappedBpm, trackLimits } from '@leiter/core';
 import { useEffect, useRef, useState } from 'react';
-import { bytesOf, changeTrack, removeTrack, takeTrackIn, type OwnTrack, type TrackRefusal } from '../shared/music/music-store';
+import { bytesOf, changeTrack, putTrack, removeTrack, takeTrackIn, type OwnTrack, type TrackRefusal } from '../shared/music/music-store';
 import { readTracksAnew, useOwnTracks } from '../shared/music/use-own-tracks';
 import { palette } from '../shared/palette';
+import { offerUndo } from '../shared/undo-bar';
 import { useTyped } from '../shared/use-typed';
 
 const refusalWords: Readonly<Record<TrackRefusal, string>> = {
@@ -78,6 +79,17 @@ export function OwnMusic() {
   );
 }
 
+async function remove(track: OwnTrack): Promise<void> {
+  const bytes = await bytesOf(track.id);
+  await removeTrack(track.id);
+  await readTracksAnew();
+  if (bytes)
+    offerUndo(t`“${track.name}” is not in this browser any more`, async () => {
+      await putTrack(track, bytes);
+      await readTracksAnew();
+    });
+}
+
 function TrackRow({
   track,
   isHeard,
@@ -144,7 +156,7 @@ function TrackRow({
         variant="outlined"
         size="small"
         onClick={() => {
-          void removeTrack(track.id).then(readTracksAnew);
+          void remove(track);
         }}
       >
         <Trans>Remove</Trans>

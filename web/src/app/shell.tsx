@@ -5,7 +5,7 @@ import { useEffect } from 'react';
 import { Navigate, NavLink, Outlet, useLocation } from 'react-router';
 import { atHand } from '../at-hand/register';
 import { openClassOutbox, putRefusalsAway, useClassOutbox } from '../queries/class-outbox';
-import { noteStoredWrite } from '../queries/class.queries';
+import { noteSettledWrite } from '../queries/class.queries';
 import { openMarkQueue, useMarkQueue } from '../queries/mark-queue';
 import { noteArrivedMark } from '../queries/record.queries';
 import { api } from '../shared/api';
@@ -45,7 +45,7 @@ export function Shell() {
     if (personId === undefined) return;
     noteDraftOwner(personId);
     void openMarkQueue(personId, noteArrivedMark);
-    void openClassOutbox(personId, noteStoredWrite);
+    void openClassOutbox(personId, noteSettledWrite);
     void atHand();
     const ends = [onLiveEvent(showLiveEvent), onLiveMissed(readAllAnew), listenLive()];
     return () => {

@@ -9,12 +9,11 @@ import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { changeClass, useTaughtClass } from '../queries/calendar.queries';
-import { useClassPage } from '../queries/class.queries';
-import { useLibrary, useMovements } from '../queries/library.queries';
+import { LoadedClass } from '../queries/loaded-class';
 import { useMay } from '../queries/may';
 import { useSession } from '../queries/session.queries';
 import { ButtonLink } from '../shared/button-link';
-import { Loaded, Message, Page, Panel } from '../shared/page';
+import { Message, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
 import { TextButton } from '../shared/text-button';
 import { offerUndo } from '../shared/undo-bar';
@@ -28,23 +27,12 @@ import { Roll } from './parts/roll';
 /** One class from its plan to its marks: what was planned, what it took, who was there, what was seen and what was noted. */
 function ClassPage() {
   const { id = '' } = useParams();
-  const page = useClassPage(id);
-  const movements = useMovements();
-  return (
-    <Loaded query={page} what={t`class`}>
-      {(data) => (
-        <Loaded query={movements} what={t`library`}>
-          {() => <OneClass page={data} />}
-        </Loaded>
-      )}
-    </Loaded>
-  );
+  return <LoadedClass id={id}>{(page, library) => <OneClass page={page} library={library} />}</LoadedClass>;
 }
 
-function OneClass({ page }: { readonly page: ClassPageResponse }) {
+function OneClass({ page, library }: { readonly page: ClassPageResponse; readonly library: Library }) {
   const { class: session, stored } = page;
   const may = useMay();
-  const library = useLibrary();
   const taught = useTaughtClass(session.id).data;
   const [isMoving, setMoving] = useState(false);
   const to = `/classes/${session.id}`;

@@ -3,10 +3,10 @@ import type {
   ChangeClassRequest,
   ClassOutlook,
   ClassResponse,
-  ComingClass,
   HolidayRequest,
   HolidayResponse,
   TaughtClass,
+  WeekEntry,
   WeekResponse,
 } from '@leiter/contract';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
@@ -25,10 +25,14 @@ export function useOutlook(day: string): ReadonlyMap<string, ClassOutlook> {
   return new Map((data ?? []).map((one) => [one.classId, one]));
 }
 
-/** The next class of a group after a day; null where it is not known. */
-export function useNextClass(groupId: string, day: string): Pick<ComingClass, 'day' | 'startsAt'> | null {
-  const { data } = useQuery({ queryKey: ['coming'], queryFn: () => api<readonly ComingClass[]>('GET', 'coming-classes') });
-  return data?.find((one) => one.group.id === groupId && one.day > day) ?? null;
+/** The next class of a group after a day, of this week and the one after it; null where none is known. */
+export function useNextClass(groupId: string, day: string): Pick<WeekEntry, 'day' | 'startsAt'> | null {
+  const entries = useWeek(day).data?.entries ?? [];
+  const later = entries.filter(
+    (one) =>
+      one.group.id === groupId && one.day > day && one.holiday === null && one.movedTo === null && one.class?.cancelledBecause == null,
+  );
+  return later.toSorted((a, b) => a.day.localeCompare(b.day))[0] ?? null;
 }
 
 /** What the items of a class that was taught really took; null where no time was kept. */

@@ -67,8 +67,11 @@ describe('what is to be stored of a class', () => {
       path.endsWith('gone') ? { status: 404, body: { title: 'There is no such child.' } } : { status, body: { title: 'Sign in' } },
     );
     const outbox = await reloaded();
-    await outbox.openClassOutbox('tomasz', () => undefined);
+    const settled: unknown[] = [];
+    await outbox.openClassOutbox('tomasz', (write) => settled.push(write));
     await outbox.writeOfClass(there('gone'));
+    // what the page shows as done is read anew
+    expect(settled).toEqual([there('gone')]);
     await outbox.writeOfClass(there('kaia'));
     expect(outbox.state().refusals).toEqual(['There is no such child.']);
     expect(outbox.state().waiting).toHaveLength(1);

@@ -40,15 +40,15 @@ export const useClassOutbox = create<{
   readonly refusals: readonly string[];
 }>(() => ({ personId: null, waiting: [], refusals: [] }));
 
-type Stored = (write: ClassWrite) => void;
-let onStored: Stored = () => undefined;
+type Settled = (write: ClassWrite) => void;
+let onSettled: Settled = () => undefined;
 let sending: Promise<void> | null = null;
 let again: ReturnType<typeof setTimeout> | undefined;
 const againMilliseconds = 5000;
 
-/** Begins sending what waits of a person; called at sign-in. @param stored is told of each that is */
-export async function openClassOutbox(personId: string, stored: Stored): Promise<void> {
-  onStored = stored;
+/** Begins sending what waits of a person; called at sign-in. @param settled is told of each that is stored, or refused for good */
+export async function openClassOutbox(personId: string, settled: Settled): Promise<void> {
+  onSettled = settled;
   useClassOutbox.setState({ personId, refusals: [] });
   await look();
   await sendClassWrites();
@@ -63,7 +63,7 @@ export async function writeOfClass(write: ClassWrite): Promise<void> {
   } catch {
     // a browser that keeps nothing: now or never
     await send(write);
-    onStored(write);
+    onSettled(write);
     return;
   }
   await look();
@@ -104,10 +104,12 @@ async function sendAll(): Promise<void> {
       const { message } = error;
       useClassOutbox.setState(({ refusals }) => ({ refusals: [...refusals, message] }));
       await store.writes.delete(id);
+      // what was shown as done is not: pages read it anew
+      onSettled(write);
       continue;
     }
     await store.writes.delete(id);
-    onStored(write);
+    onSettled(write);
   }
 }
 

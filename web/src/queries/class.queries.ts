@@ -131,8 +131,8 @@ export function storeItemTimes(classId: string, times: readonly ItemTime[], visi
   return writeOfClass({ kind: 'item-times', classId, request: { times: [...times], visits: [...visits] } });
 }
 
-/** What was stored of a class is where pages read it: they read it anew. */
-export function noteStoredWrite({ kind, classId }: ClassWrite): void {
+/** What was stored of a class, or refused, is read anew by the pages that show it. */
+export function noteSettledWrite({ kind, classId }: ClassWrite): void {
   if (kind === 'class') void queryClient.invalidateQueries();
   else refreshSoon(classKey(classId));
 }

@@ -5,11 +5,10 @@ import { api } from '../shared/api';
 import { putIn } from '../shared/put-in';
 import { refreshSoon } from '../shared/refresh-soon';
 
-export function useGroupBoard(groupId: string, { isWanted }: { readonly isWanted: boolean } = { isWanted: true }) {
+export function useGroupBoard(groupId: string) {
   return useQuery({
     queryKey: ['board', groupId],
     queryFn: () => api<GroupBoardResponse>('GET', `groups/${groupId}/board`),
-    enabled: isWanted,
   });
 }
 

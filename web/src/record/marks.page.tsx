@@ -7,8 +7,7 @@ import type { ClassPageResponse, GroupBoardResponse } from '@leiter/contract';
 import type { Library } from '@leiter/core';
 import { useRef, useState } from 'react';
 import { useParams } from 'react-router';
-import { useClassPage } from '../queries/class.queries';
-import { useLibrary, useMovements } from '../queries/library.queries';
+import { LoadedClass } from '../queries/loaded-class';
 import { useMay } from '../queries/may';
 import { useGroupBoard } from '../queries/record.queries';
 import { ButtonLink } from '../shared/button-link';
@@ -38,21 +37,14 @@ const keys: readonly (readonly [string, string])[] = [
 /** What the children of a class showed: what was in focus first, and all that was done and is asked. */
 function MarksPage() {
   const { id = '' } = useParams();
-  const page = useClassPage(id);
-  const movements = useMovements();
-  const library = useLibrary();
-  const board = useGroupBoard(page.data?.class.groupId ?? '', { isWanted: page.data !== undefined });
+  return <LoadedClass id={id}>{(page, library) => <WithBoard page={page} library={library} />}</LoadedClass>;
+}
+
+function WithBoard({ page, library }: { readonly page: ClassPageResponse; readonly library: Library }) {
+  const board = useGroupBoard(page.class.groupId);
   return (
-    <Loaded query={page} what={t`class`}>
-      {(data) => (
-        <Loaded query={movements} what={t`library`}>
-          {() => (
-            <Loaded query={board} what={t`board`}>
-              {(found) => <Marks page={data} board={found} library={library} />}
-            </Loaded>
-          )}
-        </Loaded>
-      )}
+    <Loaded query={board} what={t`board`}>
+      {(found) => <Marks page={page} board={found} library={library} />}
     </Loaded>
   );
 }

@@ -1,13 +1,12 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import type { ClassPageResponse } from '@leiter/contract';
+import type { Library } from '@leiter/core';
 import { useEffect, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { useWatch } from '../marking/use-watch';
-import { useClassPage } from '../queries/class.queries';
-import { useLibrary, useMovements } from '../queries/library.queries';
+import { LoadedClass } from '../queries/loaded-class';
 import { useGroupBoard } from '../queries/record.queries';
-import { Loaded } from '../shared/page';
 import { palette } from '../shared/palette';
 import { RemotePad } from './parts/remote-pad';
 import { useStageView, type StageDoor } from './parts/use-stage-view';
@@ -15,22 +14,11 @@ import { useStageView, type StageDoor } from './parts/use-stage-view';
 /** The device of somebody who helps in a class: with a sign-in of its own, so that its marks are its own. */
 function BesidePage() {
   const { id = '' } = useParams();
-  const page = useClassPage(id);
-  const movements = useMovements();
-  return (
-    <Loaded query={page} what={t`class`}>
-      {(data) => (
-        <Loaded query={movements} what={t`library`}>
-          {() => <Beside page={data} />}
-        </Loaded>
-      )}
-    </Loaded>
-  );
+  return <LoadedClass id={id}>{(page, library) => <Beside page={page} library={library} />}</LoadedClass>;
 }
 
-function Beside({ page }: { readonly page: ClassPageResponse }) {
+function Beside({ page, library }: { readonly page: ClassPageResponse; readonly library: Library }) {
   const { id, groupId, groupName } = page.class;
-  const library = useLibrary();
   const board = useGroupBoard(groupId).data;
   const door = useMemo<StageDoor>(
     () => ({ eventsPath: `/api/classes/${id}/stage/events`, pressesPath: `/api/classes/${id}/presses` }),

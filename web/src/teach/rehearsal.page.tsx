@@ -3,46 +3,17 @@ import type { ClassPageResponse, StoredPlan } from '@leiter/contract';
 import type { Library } from '@leiter/core';
 import { useState } from 'react';
 import { useParams } from 'react-router';
-import { useClassPage } from '../queries/class.queries';
-import { useLibrary, useMovements } from '../queries/library.queries';
-import { useMay } from '../queries/may';
-import { Loaded, Message } from '../shared/page';
-import { forgetRehearsals } from './run/run-store';
+import { PlannedClass } from './planned-class';
 import { RehearsalClass } from './rehearsal/rehearsal-class';
+import { forgetRehearsals } from './run/run-store';
 
 /** Rehearsing a class: taught to children that are drawn, and nothing of it kept. */
 function RehearsalPage() {
   const { id = '' } = useParams();
-  const page = useClassPage(id);
-  const movements = useMovements();
-  const library = useLibrary();
-  const may = useMay();
-  if (!may.change)
-    return (
-      <Message
-        title={t`Only instructors rehearse`}
-        text={t`The plan to read is on the page of the class.`}
-        action={{ label: t`To the class`, href: `/classes/${id}` }}
-      />
-    );
   return (
-    <Loaded query={page} what={t`class`}>
-      {(data) => (
-        <Loaded query={movements} what={t`library`}>
-          {() =>
-            data.stored ? (
-              <Rehearsals page={data} stored={data.stored} library={library} />
-            ) : (
-              <Message
-                title={t`This class has no plan yet`}
-                text={t`A rehearsal goes by the plan. Start one; it takes a minute.`}
-                action={{ label: t`Plan this class`, href: `/classes/${id}/plan` }}
-              />
-            )
-          }
-        </Loaded>
-      )}
-    </Loaded>
+    <PlannedClass id={id} refusal={t`Only instructors rehearse`}>
+      {(page, stored, library) => <Rehearsals page={page} stored={stored} library={library} />}
+    </PlannedClass>
   );
 }
 

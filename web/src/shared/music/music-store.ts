@@ -30,6 +30,12 @@ export type TrackRefusal = 'no-music' | 'too-large' | 'too-long' | 'no-room' | '
 const folder = async (): Promise<FileSystemDirectoryHandle> =>
   (await navigator.storage.getDirectory()).getDirectoryHandle('music', { create: true });
 
+async function writeFile(id: string, bytes: ArrayBuffer): Promise<void> {
+  const writer = await (await (await folder()).getFileHandle(id, { create: true })).createWritable();
+  await writer.write(bytes);
+  await writer.close();
+}
+
 /** All that this browser keeps, by name. */
 export function ownTracks(): Promise<readonly OwnTrack[]> {
   return store.tracks.orderBy('name').toArray();
@@ -53,10 +59,7 @@ export async function takeTrackIn(file: File): Promise<OwnTrack | TrackRefusal> 
     firstBeat: beat?.firstBeat ?? 0,
   };
   try {
-    const writer = await (await (await folder()).getFileHandle(track.id, { create: true })).createWritable();
-    await writer.write(bytes);
-    await writer.close();
-    await store.tracks.put(track);
+    await putTrack(track, bytes);
     return track;
   } catch (error) {
     return error instanceof DOMException && error.name === 'QuotaExceededError' ? 'no-room' : 'keeps-nothing';
@@ -65,6 +68,12 @@ export async function takeTrackIn(file: File): Promise<OwnTrack | TrackRefusal> 
 
 export async function changeTrack(id: string, change: Partial<Pick<OwnTrack, 'name' | 'bpm' | 'firstBeat'>>): Promise<void> {
   await store.tracks.update(id, change);
+}
+
+/** Keeps a track with its file: a new one, or one that was removed. */
+export async function putTrack(track: OwnTrack, bytes: ArrayBuffer): Promise<void> {
+  await writeFile(track.id, bytes);
+  await store.tracks.put(track);
 }
 
 export async function removeTrack(id: string): Promise<void> {

@@ -8,6 +8,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { Link } from 'react-router';
 import { palette } from '../../shared/palette';
 import { Choice, Row } from '../parts/choices';
+import { StageDialog } from '../parts/stage-overlay';
 import { rates, type Music } from './use-music';
 
 /** The music of this class: how loud, how quick, an eight again and again, and what plays on the spot. */
@@ -31,19 +32,7 @@ export function MusicPanel({ music, onClose }: { readonly music: Music; readonly
     if (found !== null && found >= 30 && found <= 240) play(Math.round(found), metre);
   };
   return (
-    <Box
-      role="dialog"
-      aria-label={t`Music`}
-      sx={{
-        position: 'absolute',
-        inset: '112px 8px 16px 36px',
-        p: 3,
-        zIndex: 4,
-        backgroundColor: palette.nightShade,
-        borderRadius: '6px',
-        overflowY: 'auto',
-      }}
-    >
+    <StageDialog label={t`Music`}>
       <Box role="status" sx={{ fontSize: 22, mb: 2 }}>
         {music.missing
           ? t`“${music.missing.name}” is not in this browser. Take it in under You, Music.`
@@ -169,6 +158,6 @@ export function MusicPanel({ music, onClose }: { readonly music: Music; readonly
       <Button variant="text" sx={{ color: palette.cream, fontSize: 17 }} onClick={onClose}>
         <Trans>Close</Trans>
       </Button>
-    </Box>
+    </StageDialog>
   );
 }

@@ -3,10 +3,11 @@ import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { writtenPattern } from '@leiter/core';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { palette } from '../../shared/palette';
 import { Choice, Row } from './choices';
+import { StageDialog } from './stage-overlay';
 import type { Calling, RoundList, RoundWanted } from '../voice/use-calls';
 
 export const callListWords: Readonly<Record<RoundList['kind'], string>> = {
@@ -50,10 +51,6 @@ export function CallerPanel({ calling, onClose }: { readonly calling: Calling; r
   const [own, setOwn] = useState('');
   const pattern = writtenPattern(own);
   const [seconds, setSeconds] = useState<number>(60);
-  const panel = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    panel.current?.focus();
-  }, []);
   const begin = (index: number): void => {
     const list = calling.lists[index];
     if (!list) return;
@@ -68,22 +65,7 @@ export function CallerPanel({ calling, onClose }: { readonly calling: Calling; r
     setWanted({ ...wanted, ...change });
   };
   return (
-    <Box
-      ref={panel}
-      tabIndex={-1}
-      role="dialog"
-      aria-label={t`Call out`}
-      sx={{
-        position: 'absolute',
-        inset: '112px 8px 16px 36px',
-        p: 3,
-        zIndex: 4,
-        backgroundColor: palette.nightShade,
-        borderRadius: '6px',
-        overflowY: 'auto',
-        outline: 'none',
-      }}
-    >
+    <StageDialog label={t`Call out`}>
       <Row label={t`How quick`}>
         {tempi.map(({ name, every }) => (
           <Choice
@@ -223,6 +205,6 @@ export function CallerPanel({ calling, onClose }: { readonly calling: Calling; r
       <Button variant="text" sx={{ color: palette.cream, fontSize: 17 }} onClick={onClose}>
         <Trans>Close</Trans>
       </Button>
-    </Box>
+    </StageDialog>
   );
 }

@@ -7,6 +7,7 @@ import { Figure } from '../../shared/figure';
 import { headingFont, palette } from '../../shared/palette';
 import { calledAt, callerAt, type CallingNow } from '../voice/use-calls';
 import { callListWords } from './caller-panel';
+import { InsteadOfStage } from './stage-overlay';
 
 interface Props {
   readonly calling: CallingNow;
@@ -25,18 +26,7 @@ export function CallingStage({ calling, now, library, onStop }: Props) {
   const words = called?.calls.map(({ text }) => text).join(', ') ?? '';
   const quiet = { fontSize: 60, color: palette.nightSoft } as const;
   return (
-    <Box
-      component="section"
-      aria-label={t`Calls`}
-      sx={{
-        position: 'absolute',
-        inset: '112px 36px 20px',
-        zIndex: 3,
-        backgroundColor: palette.night,
-        display: 'flex',
-        flexDirection: 'column',
-      }}
-    >
+    <InsteadOfStage label={t`Calls`}>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', fontSize: 24, color: palette.nightSoft }}>
         <span>
           <Trans>
@@ -80,6 +70,6 @@ export function CallingStage({ calling, now, library, onStop }: Props) {
           </Box>
         )}
       </Box>
-    </Box>
+    </InsteadOfStage>
   );
 }

@@ -22,8 +22,8 @@ interface Props {
   readonly onClose: () => void;
 }
 
-/** Longer before its time a class does not begin by itself: it is another day, or it is tried. */
-const mostLateSeconds = 10 * 60;
+/** Longer before, the hour says more than what is left. */
+const farSeconds = 3600;
 
 /** The screen that is shared before class: when it begins, what is laid out, who is here. It becomes the class at its hour. */
 export function Door({ page, evaluation, library, timeZone, isFree, music, onStart, onClose }: Props) {
@@ -39,11 +39,11 @@ export function Door({ page, evaluation, library, timeZone, isFree, music, onSta
     };
   }, []);
   const left = Math.ceil(begins - now);
-  const hasBegun = useRef(false);
+  const begunOnce = useRef(left <= 0);
   useEffect(() => {
-    // opened before its hour, it begins at it
-    if (hasBegun.current || left > 0 || left < -mostLateSeconds || !isFree) return;
-    hasBegun.current = true;
+    // opened before its hour it begins at it, once; opened later one presses
+    if (begunOnce.current || left > 0 || !isFree) return;
+    begunOnce.current = true;
     onStart();
   }, [left, isFree, onStart]);
   const list = useMemo(() => {
@@ -66,9 +66,9 @@ export function Door({ page, evaluation, library, timeZone, isFree, music, onSta
           {story !== undefined && <Box sx={{ fontSize: 32, color: '#E6C35C', mt: 1 }}>{story}</Box>}
         </Box>
         <Box sx={{ textAlign: 'right' }} role="timer" aria-label={t`until the class begins`}>
-          <Box sx={{ fontSize: 24, ...soft }}>{left > 0 ? t`we begin in` : t`we begin`}</Box>
+          <Box sx={{ fontSize: 24, ...soft }}>{left > farSeconds ? t`we begin at` : left > 0 ? t`we begin in` : t`we begin`}</Box>
           <Box sx={{ fontFamily: headingFont, fontSize: 104, lineHeight: 1 }}>
-            {left > 3600 ? DateTime.fromSeconds(begins, { zone: timeZone }).toFormat('HH:mm') : left > 0 ? clockText(left) : t`now`}
+            {left > farSeconds ? DateTime.fromSeconds(begins, { zone: timeZone }).toFormat('HH:mm') : left > 0 ? clockText(left) : t`now`}
           </Box>
         </Box>
       </Box>
