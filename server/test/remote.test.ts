@@ -119,6 +119,26 @@ describe('a phone beside the device that teaches', () => {
     expect((await second.phone.post(`/api/classes/${id}/presses`).send(press())).status).toBe(401);
   });
 
+  it('is one of forty at most, and makes room when it leaves', async () => {
+    const id = await taught();
+    const { cookie } = await follow(id);
+    const open = () => ToldPage.open(club.app, { cookie, path: '/api/remote/events' });
+    const pages = await Promise.all(Array.from({ length: 40 }, open));
+    await expect(open()).rejects.toThrow('429');
+    pages[0]?.close();
+    await expect
+      .poll(
+        () =>
+          open().then(
+            (page) => pages.push(page),
+            () => 0,
+          ),
+        { timeout: 5000 },
+      )
+      .toBe(41);
+    for (const page of pages) page.close();
+  });
+
   it('ends when who made the link may teach no more, and after six hours', async () => {
     const id = await taught();
     await owner.put(`/api/classes/${id}/stage`).send(stage()).expect(204);

@@ -11,10 +11,14 @@ import { StageService, type OneClass } from './stage.service.js';
 
 const cookieName = 'leiter-remote';
 const dayMilliseconds = 24 * 3600 * 1000;
+/** So many devices are told of one class, by one process: a link that went round does not hold the server. */
+const mostStreams = 40;
 
 /** A phone beside the device that teaches: with a sign-in of its own, or by a link. */
 @Controller()
 export class RemoteController {
+  private readonly streams = new Map<string, number>();
+
   constructor(
     private readonly stage: StageService,
     private readonly links: RemoteLinksService,
@@ -98,9 +102,26 @@ export class RemoteController {
   }
 
   private async tell(one: OneClass, isGood: () => Promise<boolean>, request: Request, response: Response): Promise<void> {
-    const first = await this.stage.view(one);
+    const open = this.streams.get(one.classId) ?? 0;
+    if (open >= mostStreams) throw new ProblemException(429, 'So many devices stand beside this class already.');
+    this.streams.set(one.classId, open + 1);
+    const leave = (): void => {
+      const left = (this.streams.get(one.classId) ?? 1) - 1;
+      if (left > 0) this.streams.set(one.classId, left);
+      else this.streams.delete(one.classId);
+    };
+    const first = await this.stage.view(one).catch((error: unknown) => {
+      leave();
+      throw error;
+    });
     const stop = this.stage.onShown(one.classId, () => void tell());
-    const stream = openEventStream(request, response, { onPulse: () => void tell(), onEnd: stop });
+    const stream = openEventStream(request, response, {
+      onPulse: () => void tell(),
+      onEnd: () => {
+        stop();
+        leave();
+      },
+    });
     stream.write(`retry: 1000\n${messageOf(first)}`);
     let told = JSON.stringify(first);
     const tell = async (): Promise<void> => {
