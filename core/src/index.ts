@@ -257,9 +257,10 @@ export { callListsFor, callsNamed, writtenPattern, type Call, type CallList, typ
 export { chanceOf } from './values/chance.js';
 export { calledUtterances, callRound, callsAtStops, type CalledMoment, type CallRound } from './voice/caller.js';
 export { familiarityOf } from './timing/familiarity.js';
-export { callNameKey, readCallNames, type CallName } from './record/call-names.js';
+export { callNameKey, readCallNames, type CallName, type NamedChild } from './record/call-names.js';
 export { openRun } from './pacing/open-run.js';
 export { castOf, type Actor, type Incident } from './rehearsal/cast.js';
+export { callScreensOf, isOnCall, rollDebriefOf, type CallScreen, type RollDebrief, type RollTaken } from './rehearsal/call-screens.js';
 export { debriefOf, type Debrief, type Look, type Performance, type RehearsalMark } from './rehearsal/debrief.js';
 export { recordOf, shareOf, shownOf, tempoOf, type Shown } from './rehearsal/shown.js';
 export { flawed, flawOf, type Flaw } from './figure/flaw.js';

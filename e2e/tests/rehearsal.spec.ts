@@ -8,7 +8,7 @@ interface Kept {
   readonly class: { readonly taughtAt: string | null; readonly rehearsedAt: string | null };
   readonly observations: readonly object[];
   readonly pace: object;
-  readonly children: readonly { readonly id: string }[];
+  readonly children: readonly { readonly id: string; readonly name: string }[];
 }
 
 test('A class is rehearsed to drawn children, who move; marks and looks are set beside what was shown, and nothing of it is kept', async ({
@@ -28,9 +28,28 @@ test('A class is rehearsed to drawn children, who move; marks and looks are set 
 
   await page.goto(`${leiter.url}/classes/${id}`);
   await page.getByRole('link', { name: 'Rehearse' }).click();
+  // the roll first: what a name does not tell is asked, and the child says who it is
+  await page.getByRole('button', { name: 'Take the roll' }).click();
+  const roll = page.getByRole('dialog', { name: 'Who is there, from the call' });
+  const lines = roll.getByRole('list', { name: 'Names read' }).getByRole('listitem');
+  // one of them comes late
+  const here = before.children.length - 1;
+  await expect(lines).toHaveCount(here);
+  for (const line of await lines.all()) {
+    const ask = line.getByRole('button', { name: /^Ask / });
+    if (!(await ask.isVisible())) continue;
+    await ask.press('Space');
+    const said = /^“I’m (.*)!”$/.exec(await line.getByRole('status').innerText())?.[1] ?? '';
+    await line.getByRole('combobox').selectOption(said);
+  }
+  await roll.getByRole('button', { name: `${String(here)} children are there` }).click();
   await page.getByRole('button', { name: 'Begin the rehearsal' }).click();
   const pictures = page.getByRole('list', { name: 'The group' }).getByRole('listitem');
-  await expect(pictures).toHaveCount(before.children.length);
+  await expect(pictures).toHaveCount(here);
+  // below the pictures stand the names of the club now
+  const labels = await pictures.getByRole('button').evaluateAll((all) => all.map((one) => one.getAttribute('aria-label') ?? ''));
+  const own = new Set(before.children.map(({ name }) => name));
+  expect(labels.filter((label) => !own.has(label))).toEqual([]);
   await page.keyboard.press('g');
   // the children move: a picture is another one a moment later
   const picture = () => page.evaluate(() => [...document.querySelectorAll('canvas')].map((canvas) => canvas.toDataURL()).join());
@@ -48,8 +67,8 @@ test('A class is rehearsed to drawn children, who move; marks and looks are set 
   await pictures.nth(2).getByRole('button').first().click();
   await page.getByRole('button', { name: 'End the rehearsal' }).click();
 
-  const all = before.children.length;
-  const seen = page.getByRole('region', { name: `Looked at: 3 of ${String(all)}` });
+  await expect(page.getByRole('region', { name: `Roll right: ${String(here + 1)} of ${String(here + 1)}` })).toContainText('Everybody');
+  const seen = page.getByRole('region', { name: `Looked at: 3 of ${String(here)}` });
   await expect(seen).toContainText('Nobody looked at:');
   await expect(seen).not.toContainText(looked ?? '');
   // two marks: each is as shown, kinder or stricter

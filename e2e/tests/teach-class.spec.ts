@@ -153,3 +153,61 @@ test('The door says what to lay out and who is here, and becomes the class at it
   // the next slot of the group lies in this week or the one after
   await expect(goodbye.getByRole('region', { name: 'We meet again' })).toContainText(session.startsAt);
 });
+
+test('Pictures that families sent are shown once at the door, where they agreed, and are nowhere afterwards', async ({ page, leiter }) => {
+  await signIn(page, leiter, 'owner');
+  const id = await freshClass(page, 'gymnastics');
+  await storePlan(page, leiter, id, { items: [timedItem('jog', 'jog-on-the-spot', 420)] });
+  const { class: session } = await ask<{ readonly class: { readonly day: string; readonly startsAt: string } }>(page, `classes/${id}`);
+  await page.clock.install({ time: new Date(Date.parse(`${session.day}T${session.startsAt}:00Z`) - 70 * 60_000) });
+  const sent: string[] = [];
+  page.on('request', (request) => {
+    if (request.method() !== 'GET' && !request.url().includes('/voice/clips')) sent.push(request.url());
+  });
+  await page.goto(`${leiter.url}/classes/${id}/teach`);
+  await page.getByRole('button', { name: 'Pictures for the door' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Pictures for the door' });
+  const drawn = await page.evaluate(() => {
+    const canvas = Object.assign(document.createElement('canvas'), { width: 2000, height: 1000 });
+    const ink = canvas.getContext('2d');
+    if (ink) {
+      ink.fillStyle = 'rgb(30, 120, 90)';
+      ink.fillRect(0, 0, 2000, 1000);
+    }
+    return canvas.toDataURL('image/png').split(',')[1] ?? '';
+  });
+  const picture = (name: string) => ({ name, mimeType: 'image/png', buffer: Buffer.from(drawn, 'base64') });
+  await dialog
+    .getByLabel('Pictures that families sent')
+    .setInputFiles([
+      picture('sailor.png'),
+      { name: 'letter.png', mimeType: 'image/png', buffer: Buffer.from('no picture') },
+      picture('mast.png'),
+    ]);
+  await expect(dialog.getByRole('alert')).toContainText('letter.png is no picture');
+  await expect(dialog.getByRole('listitem')).toHaveCount(2);
+  await dialog.getByRole('button', { name: 'Close: none is shown yet' }).click();
+  // nobody agreed: the door has nothing to show
+  await page.getByRole('button', { name: 'Open the door' }).click();
+  await expect(page.getByRole('region', { name: 'Lay out' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /pictures from families/ })).toBeHidden();
+  await page.getByRole('button', { name: 'Close the door' }).click();
+  await page.getByRole('button', { name: 'Pictures for the door' }).click();
+  await dialog.getByLabel('The families who sent them agreed that this group sees them').check();
+  await dialog.getByRole('button', { name: '2 pictures for the door' }).click();
+  await page.getByRole('button', { name: 'Open the door' }).click();
+  await page.getByRole('button', { name: 'Show 2 pictures from families' }).click();
+  const first = page.getByRole('img', { name: 'picture 1 of 2' });
+  await expect(first).toBeVisible();
+  const colour = await first.evaluate((canvas: HTMLCanvasElement) => [...(canvas.getContext('2d')?.getImageData(5, 5, 1, 1).data ?? [])]);
+  expect(colour).toEqual([30, 120, 90, 255]);
+  await page.clock.fastForward(8100);
+  await expect(page.getByRole('img', { name: 'picture 2 of 2' })).toBeVisible();
+  await page.clock.fastForward(8100);
+  await expect(page.getByRole('region', { name: 'Here' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /pictures from families/ })).toBeHidden();
+  await page.getByRole('button', { name: 'Close the door' }).click();
+  await page.getByRole('button', { name: 'Pictures for the door' }).click();
+  await expect(dialog.getByRole('listitem')).toHaveCount(0);
+  expect(sent).toEqual([]);
+});

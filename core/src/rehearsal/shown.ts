@@ -1,5 +1,5 @@
 import { marks, type Mark, type Movement } from '../movement/movement.js';
-import { chanceOf } from '../values/chance.js';
+import { chanceOf, seedOf } from '../values/chance.js';
 import type { ChildId, Seconds } from '../values/unit.js';
 import type { KnownMark } from '../versions/child-in-class.js';
 
@@ -14,13 +14,6 @@ export interface Shown {
 /** From this part of the class on children tire: more and more of them show less than they can. */
 export const tiredFrom = 2 / 3;
 const mostTired = 0.5;
-
-/** A number that is the same for the same words, every time (FNV-1a). */
-function seedOf(...words: readonly (string | number)[]): number {
-  let hash = 0x811c9dc5;
-  for (const letter of words.join(' ')) hash = Math.imul(hash ^ (letter.codePointAt(0) ?? 0), 0x01000193);
-  return hash >>> 0;
-}
 
 /** What the record says of a movement: of the stage that is asked, else the best of any; null where nothing was seen. */
 export function recordOf(known: readonly KnownMark[], movement: string, stage: number | null): Mark | null {

@@ -10,3 +10,10 @@ export function chanceOf(seed: number): Chance {
     return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;
   };
 }
+
+/** A number that is the same for the same words, every time (FNV-1a). */
+export function seedOf(...words: readonly (string | number)[]): number {
+  let hash = 0x811c9dc5;
+  for (const letter of words.join(' ')) hash = Math.imul(hash ^ (letter.codePointAt(0) ?? 0), 0x01000193);
+  return hash >>> 0;
+}

@@ -37,12 +37,16 @@ import { VoiceSign } from './parts/voice-sign';
 import { WatchPanel } from './parts/watch-panel';
 import { useWatch } from '../marking/use-watch';
 import { MusicPanel } from './music/music-panel';
+import { PicturesDialog } from './pictures/pictures-dialog';
+import { useDoorPictures, type DoorPicture } from './pictures/use-door-pictures';
 import { useMusic } from './music/use-music';
 import { PhoneDialog, usePhoneLink } from './remote/phone-dialog';
 import { doPress } from './remote/do-press';
 import { stageShown } from './remote/stage-shown';
 import { useStage } from './remote/use-stage';
 import { markableNow } from './run/markable-now';
+
+const noPictures: readonly DoorPicture[] = [];
 
 /** A class that has a plan: before it begins, while it is taught, and when it is over. */
 export function LiveClass({
@@ -80,6 +84,8 @@ export function LiveClass({
   const [showsMarks, setShowsMarks] = useState(true);
   const [isAtMusic, setAtMusic] = useState(false);
   const [isAtDoor, setAtDoor] = useState(false);
+  const [isAtPictures, setAtPictures] = useState(false);
+  const doorPictures = useDoorPictures();
   const voice = useVoice(live.run, items, settings, { callsOf: calling.callsOf, aside: calling.now?.aside ?? null });
   const stopping = useMemo(
     () => (calling.now?.stops ? { startsAt: calling.now.aside.startsAt, stops: calling.now.stops } : null),
@@ -140,6 +146,7 @@ export function LiveClass({
     });
     music.choose(null);
     setAtDoor(false);
+    doorPictures.clear();
     void noteTeaching(page.class.id, { teaching: 'started', ...(stopsNote === '' ? {} : { stopsNote }) });
     void document.documentElement.requestFullscreen().catch(() => undefined);
   };
@@ -162,6 +169,8 @@ export function LiveClass({
           timeZone={session?.club.timeZone ?? 'utc'}
           isFree={!hasOpenStops(evaluation)}
           music={<DoorMusic music={music} />}
+          pictures={doorPictures.isAgreed ? doorPictures.pictures : noPictures}
+          onPicturesShown={doorPictures.clear}
           onStart={() => {
             begin('');
           }}
@@ -180,8 +189,23 @@ export function LiveClass({
         library={library}
         voice={voice}
         atHand={atHand}
-        phone={phone}
+        dialogs={
+          <>
+            {phone}
+            {isAtPictures && (
+              <PicturesDialog
+                door={doorPictures}
+                onClose={() => {
+                  setAtPictures(false);
+                }}
+              />
+            )}
+          </>
+        }
         onPhone={showPhone}
+        onPictures={() => {
+          setAtPictures(true);
+        }}
         onDoor={() => {
           void voice.wake();
           setAtDoor(true);

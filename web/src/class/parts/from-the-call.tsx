@@ -8,8 +8,9 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import type { ClassPageResponse } from '@leiter/contract';
-import { callNameKey, groupBy, readCallNames, type CallName } from '@leiter/core';
+import { callNameKey, groupBy, readCallNames } from '@leiter/core';
 import { useMemo, useRef, useState } from 'react';
+import { CallLines, meantBy, openOf, type CallAnswers } from '../../marking/call-lines';
 import { keepCallNames, setRoll } from '../../queries/class.queries';
 import { textOf } from '../../shared/read-file';
 import { palette } from '../../shared/palette';
@@ -24,7 +25,7 @@ interface Props {
 export function FromTheCall({ page, onClose }: Props) {
   const { class: session, children } = page;
   const [text, setText] = useState('');
-  const [answers, setAnswers] = useState<Readonly<Record<string, readonly string[]>>>({});
+  const [answers, setAnswers] = useState<CallAnswers>({});
   const [isFailed, setFailed] = useState(false);
   const input = useRef<HTMLInputElement>(null);
   const kept = useMemo(() => new Map(page.callNames.map(({ name, childIds }) => [name, childIds])), [page.callNames]);
@@ -32,9 +33,8 @@ export function FromTheCall({ page, onClose }: Props) {
   const now = useNow();
   // who comes now came late
   const isLate = session.taughtAt !== null && session.endedAt === null && now - Date.parse(session.taughtAt) > lateMilliseconds;
-  const meant = (name: CallName): readonly string[] => answers[name.line] ?? (name.isSure ? name.childIds : []);
-  const there = new Set(lines.flatMap(meant));
-  const open = lines.filter((name) => !name.isSure && answers[name.line] === undefined);
+  const there = new Set(lines.flatMap((name) => meantBy(name, answers)));
+  const open = openOf(lines, answers);
   const left = children.filter(
     ({ id, attendance }) => lines.length > 0 && !there.has(id) && (attendance === 'present' || attendance === 'late'),
   );
@@ -102,19 +102,7 @@ export function FromTheCall({ page, onClose }: Props) {
               });
           }}
         />
-        <Box component="ul" aria-label={t`Names read`} sx={{ listStyle: 'none', p: 0, m: 0, mt: 1.5 }}>
-          {lines.map((name, index) => (
-            <Line
-              key={`${name.line} ${String(index)}`}
-              name={name}
-              group={children}
-              chosen={answers[name.line]}
-              onChoose={(ids) => {
-                setAnswers({ ...answers, [name.line]: ids });
-              }}
-            />
-          ))}
-        </Box>
+        <CallLines lines={lines} group={children} answers={answers} onAnswer={setAnswers} />
         {isLate && lines.length > 0 && (
           <Box sx={{ fontSize: 14, color: palette.soft, mt: 1 }}>
             <Trans>The class has begun: who is new in the list came late.</Trans>
@@ -162,60 +150,4 @@ function firstCells(text: string): string {
 /** The time when the dialog was opened. */
 function useNow(): number {
   return useState(() => Date.now())[0];
-}
-
-const nobody = '';
-const selectLook = {
-  font: 'inherit',
-  padding: '8px 10px',
-  maxWidth: 240,
-  minHeight: 40,
-  border: '1px solid #8A8371',
-  borderRadius: 6,
-  backgroundColor: '#FFFFFF',
-} as const;
-
-function Line({
-  name: { line, isSure, childIds },
-  group,
-  chosen,
-  onChoose,
-}: {
-  readonly name: CallName;
-  readonly group: ClassPageResponse['children'];
-  readonly chosen: readonly string[] | undefined;
-  readonly onChoose: (childIds: readonly string[]) => void;
-}) {
-  const nameOf = (id: string): string => group.find((child) => child.id === id)?.name ?? '';
-  const others = group.filter(({ id }) => !childIds.includes(id));
-  return (
-    <Box
-      component="li"
-      sx={{ display: 'flex', alignItems: 'center', gap: 1.5, py: 0.5, borderTop: `1px solid ${palette.line}`, flexWrap: 'wrap' }}
-    >
-      <Box sx={{ flex: 1, minWidth: 140, overflowWrap: 'anywhere', color: palette.soft }}>{line}</Box>
-      {isSure ? (
-        <Box sx={{ fontWeight: 700 }}>{childIds.map(nameOf).join(', ')}</Box>
-      ) : (
-        <select
-          aria-label={t`Who is ${line}?`}
-          value={chosen === undefined ? 'ask' : (chosen[0] ?? nobody)}
-          style={{ ...selectLook, color: chosen === undefined ? palette.caution : palette.ink }}
-          onChange={(event) => {
-            onChoose(event.target.value === nobody ? [] : [event.target.value]);
-          }}
-        >
-          <option value="ask" disabled>
-            {childIds.length > 0 ? t`who is it?` : t`not known`}
-          </option>
-          {[...childIds.map((id) => ({ id, name: nameOf(id) })), ...others].map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-          <option value={nobody}>{t`none of them`}</option>
-        </select>
-      )}
-    </Box>
-  );
 }

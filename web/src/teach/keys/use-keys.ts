@@ -53,7 +53,11 @@ export interface TeachPresses {
   readonly music: () => void;
 }
 
-const prevented = { preventDefault: true } as const;
+/** A dialog has its own keys: Space presses what is in focus there, Tab goes on. */
+const ignoreEventWhen = ({ target }: KeyboardEvent): boolean => target instanceof Element && target.closest('[role="dialog"]') !== null;
+const outside = { ignoreEventWhen } as const;
+/** For keys that a browser would use otherwise, outside of dialogs. */
+export const prevented = { preventDefault: true, ignoreEventWhen } as const;
 
 /** The keys of Teach, a clicker's among them; those of marks belong to the panel that shows them. */
 export function useTeachKeys(presses: TeachPresses): void {
@@ -63,13 +67,13 @@ export function useTeachKeys(presses: TeachPresses): void {
   useHotkeys(['arrowright', 'arrowdown', 'pagedown'], presses.on, prevented);
   useHotkeys(['arrowleft', 'arrowup', 'pageup'], presses.back, prevented);
   useHotkeys('g', presses.go, prevented);
-  useHotkeys('t', presses.take);
-  useHotkeys('p', presses.putOff);
-  useHotkeys('o', presses.onceMore);
+  useHotkeys('t', presses.take, outside);
+  useHotkeys('p', presses.putOff, outside);
+  useHotkeys('o', presses.onceMore, outside);
   useHotkeys(['z', 'ctrl+z', 'meta+z'], presses.undo, prevented);
-  useHotkeys('k', presses.call);
-  useHotkeys('v', presses.voice);
-  useHotkeys('s', presses.signal);
-  useHotkeys('m', presses.marks);
-  useHotkeys('b', presses.music);
+  useHotkeys('k', presses.call, outside);
+  useHotkeys('v', presses.voice, outside);
+  useHotkeys('s', presses.signal, outside);
+  useHotkeys('m', presses.marks, outside);
+  useHotkeys('b', presses.music, outside);
 }

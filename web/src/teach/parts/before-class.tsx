@@ -28,8 +28,9 @@ export function BeforeClass({
   voice,
   atHand,
   onDoor,
-  phone,
+  dialogs,
   onPhone,
+  onPictures,
   onStart,
 }: {
   readonly page: ClassPageResponse;
@@ -40,9 +41,10 @@ export function BeforeClass({
   readonly onDoor: () => void;
   /** Whether the class can be taught from here without a connection. */
   readonly atHand: AtHand;
-  /** The code for a phone, while it is shown. */
-  readonly phone: ReactNode;
+  /** The code for a phone, the pictures for the door: while they are open. */
+  readonly dialogs: ReactNode;
   readonly onPhone: () => void;
+  readonly onPictures: () => void;
   readonly onStart: (stopsNote: string) => void;
 }) {
   const stops = openStops(evaluation);
@@ -50,7 +52,7 @@ export function BeforeClass({
   const coming = page.children.filter(({ attendance }) => attendance !== 'absent');
   return (
     <Dark>
-      {phone}
+      {dialogs}
       <Box sx={{ maxWidth: 900, height: '100%', overflowY: 'auto', mx: 'auto', pt: 7, px: 4 }}>
         <Typography component="h1" sx={{ fontSize: 54, fontWeight: 700, lineHeight: 1.1 }}>
           {page.class.groupName}
@@ -138,6 +140,14 @@ export function BeforeClass({
             sx={{ color: palette.cream, borderColor: palette.nightSoft, fontSize: 18 }}
           >
             <Trans>Open the door</Trans>
+          </Button>
+          <Button
+            variant="outlined"
+            size="large"
+            onClick={onPictures}
+            sx={{ color: palette.cream, borderColor: palette.nightSoft, fontSize: 18 }}
+          >
+            <Trans>Pictures for the door</Trans>
           </Button>
           <Button
             variant="outlined"

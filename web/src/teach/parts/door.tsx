@@ -1,13 +1,15 @@
-import { t } from '@lingui/core/macro';
+import { plural, t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ClassPageResponse } from '@leiter/contract';
 import { clockText, doorListOf, homeListOf, type Evaluation, type Library } from '@leiter/core';
 import { DateTime } from 'luxon';
-import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { Figure } from '../../shared/figure';
 import { headingFont, palette } from '../../shared/palette';
+import { PictureShow } from '../pictures/picture-show';
+import type { DoorPicture } from '../pictures/use-door-pictures';
 
 interface Props {
   readonly page: ClassPageResponse;
@@ -18,6 +20,9 @@ interface Props {
   readonly isFree: boolean;
   /** What plays, and what it is changed by. */
   readonly music: ReactNode;
+  /** Pictures of families that may be shown, each once. */
+  readonly pictures: readonly DoorPicture[];
+  readonly onPicturesShown: () => void;
   readonly onStart: () => void;
   readonly onClose: () => void;
 }
@@ -26,7 +31,12 @@ interface Props {
 const farSeconds = 3600;
 
 /** The screen that is shared before class: when it begins, what is laid out, who is here. It becomes the class at its hour. */
-export function Door({ page, evaluation, library, timeZone, isFree, music, onStart, onClose }: Props) {
+export function Door({ page, evaluation, library, timeZone, isFree, music, pictures, onPicturesShown, onStart, onClose }: Props) {
+  const [isShowing, setShowing] = useState(false);
+  const endShow = useCallback(() => {
+    setShowing(false);
+    onPicturesShown();
+  }, [onPicturesShown]);
   const { day, startsAt, groupName } = page.class;
   const begins = DateTime.fromISO(`${day}T${startsAt}`, { zone: timeZone }).toSeconds();
   const [now, setNow] = useState(() => Date.now() / 1000);
@@ -100,22 +110,26 @@ export function Door({ page, evaluation, library, timeZone, isFree, music, onSta
             </li>
           </Box>
         </Box>
-        <Box component="section" aria-label={t`Here`}>
-          <Box component="h2" sx={{ m: 0, fontFamily: headingFont, fontSize: 36 }}>
-            <Trans>Here</Trans>
+        {isShowing ? (
+          <PictureShow pictures={pictures} onEnd={endShow} />
+        ) : (
+          <Box component="section" aria-label={t`Here`}>
+            <Box component="h2" sx={{ m: 0, fontFamily: headingFont, fontSize: 36 }}>
+              <Trans>Here</Trans>
+            </Box>
+            {here.length === 0 ? (
+              <Box sx={soft}>
+                <Trans>Hello! Step back until your feet are in the picture.</Trans>
+              </Box>
+            ) : (
+              <Box sx={{ columnCount: here.length > 8 ? 2 : 1 }}>
+                {here.map(({ id, name }) => (
+                  <div key={id}>{name}</div>
+                ))}
+              </Box>
+            )}
           </Box>
-          {here.length === 0 ? (
-            <Box sx={soft}>
-              <Trans>Hello! Step back until your feet are in the picture.</Trans>
-            </Box>
-          ) : (
-            <Box sx={{ columnCount: here.length > 8 ? 2 : 1 }}>
-              {here.map(({ id, name }) => (
-                <div key={id}>{name}</div>
-              ))}
-            </Box>
-          )}
-        </Box>
+        )}
       </Box>
       <Box component="section" aria-label={t`Today`} sx={{ display: 'flex', gap: 5, minHeight: 0 }}>
         {focus.map((movement) => (
@@ -137,6 +151,20 @@ export function Door({ page, evaluation, library, timeZone, isFree, music, onSta
         <Button variant="outlined" onClick={onClose} sx={{ color: palette.cream, borderColor: '#4A5A5F' }}>
           <Trans>Close the door</Trans>
         </Button>
+        {pictures.length > 0 && (
+          <Button
+            variant="outlined"
+            onClick={() => {
+              if (isShowing) endShow();
+              else setShowing(true);
+            }}
+            sx={{ color: palette.cream, borderColor: '#4A5A5F' }}
+          >
+            {isShowing
+              ? t`End the pictures`
+              : plural(pictures.length, { one: 'Show # picture from a family', other: 'Show # pictures from families' })}
+          </Button>
+        )}
         {music}
         {!isFree && (
           <Box sx={{ color: '#E6C35C', fontSize: 16 }}>

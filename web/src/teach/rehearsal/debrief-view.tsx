@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { clockText, groupBy, type Debrief, type Library } from '@leiter/core';
+import { clockText, groupBy, type Debrief, type Library, type RollDebrief } from '@leiter/core';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { headingFont, palette } from '../../shared/palette';
@@ -10,6 +10,7 @@ import { markWords } from '../../shared/words';
 
 interface Props {
   readonly debrief: Debrief;
+  readonly roll: RollDebrief;
   readonly nameOf: (childId: string) => string;
   readonly library: Library;
   readonly classId: string;
@@ -17,7 +18,7 @@ interface Props {
 }
 
 /** After a rehearsal: who was looked at, how the marks agree with what was shown, and what was missed. */
-export function DebriefView({ debrief, nameOf, library, classId, onAgain }: Props) {
+export function DebriefView({ debrief, roll, nameOf, library, classId, onAgain }: Props) {
   const movement = (slug: string): string => library.get(slug)?.name ?? slug;
   const fault = (slug: string, of: string): string =>
     library
@@ -38,6 +39,17 @@ export function DebriefView({ debrief, nameOf, library, classId, onAgain }: Prop
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', columnGap: 6, rowGap: 3, fontSize: 18, lineHeight: 1.4 }}>
         <Part title={t`Looked at: ${lookedAt} of ${looks.length}`}>
           {notLookedAt.length === 0 ? t`Everybody.` : t`Nobody looked at: ${notLookedAt.map(nameOf).join(', ')}`}
+        </Part>
+        <Part title={roll.isTaken ? t`Roll right: ${roll.right} of ${roll.of}` : t`The roll was not taken`}>
+          {roll.saidWrongly.length > 0 && <div>{t`Said to be there, and were not: ${roll.saidWrongly.map(nameOf).join(', ')}`}</div>}
+          {roll.overlooked.length > 0 && <div>{t`There, and not said to be: ${roll.overlooked.map(nameOf).join(', ')}`}</div>}
+          {roll.comings.map(({ child, kind, at, isNoticed }) => (
+            <div key={`${child} ${kind}`}>
+              {kind === 'came-late' ? t`${nameOf(child)} came at ${clockText(at)}` : t`${nameOf(child)} left at ${clockText(at)}`}
+              {isNoticed ? t`: a roll says so.` : t`: no roll says so.`}
+            </div>
+          ))}
+          {roll.isTaken && roll.saidWrongly.length + roll.overlooked.length + roll.comings.length === 0 && t`Everybody as they were.`}
         </Part>
         <Part title={t`What happened`}>
           {incidents.length === 0 && t`Nothing, as far as you came.`}

@@ -13,11 +13,13 @@ import {
   type Debrief,
   type Library,
   type Mark,
+  type RollDebrief,
 } from '@leiter/core';
 import { DateTime } from 'luxon';
 import { useEffect, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link } from 'react-router';
+import type { CallAnswers } from '../../marking/call-lines';
 import { markOfKey } from '../../marking/mark-grid';
 import { useClassContext } from '../../queries/evaluation';
 import { useGroupBoard } from '../../queries/record.queries';
@@ -31,11 +33,12 @@ import { VoiceSign } from '../parts/voice-sign';
 import { insteadOf } from '../run/instead-of';
 import { markableNow } from '../run/markable-now';
 import { useClassKeys } from '../keys/use-class-keys';
-import { rehearsalKeys } from '../keys/use-keys';
+import { prevented, rehearsalKeys } from '../keys/use-keys';
 import { useTeaching } from '../run/use-teaching';
 import { useCalls } from '../voice/use-calls';
 import { useVoice } from '../voice/use-voice';
 import { DebriefView } from './debrief-view';
+import { RehearsalRoll } from './rehearsal-roll';
 import { useRehearsal } from './use-rehearsal';
 import { Wall } from './wall';
 
@@ -65,7 +68,9 @@ export function RehearsalClass({ page, plan, library, seed, onAgain }: Props) {
   const movement = board && position ? markableNow(items, position.itemIndex, live.plan, board, page) : null;
   const rehearsal = useRehearsal(page, board, library, live, movement, seed);
   const [chosen, setChosen] = useState<string | null>(null);
-  const [debrief, setDebrief] = useState<Debrief | null>(null);
+  const [isRoll, setRoll] = useState(false);
+  const [answers, setAnswers] = useState<CallAnswers>({});
+  const [debrief, setDebrief] = useState<{ readonly class: Debrief; readonly roll: RollDebrief } | null>(null);
   const talk = useMemo(
     () => safetyTalkOf(evaluation.timeline, evaluation.versions, evaluationContextOf(page).children, library),
     [evaluation, page, library],
@@ -78,7 +83,7 @@ export function RehearsalClass({ page, plan, library, seed, onAgain }: Props) {
     document.title = t`${page.class.groupName}, rehearsal – Leiter`;
   }, [page.class.groupName]);
   const end = (): void => {
-    setDebrief(rehearsal.debrief());
+    setDebrief({ class: rehearsal.debrief(), roll: rehearsal.rollDebrief() });
     live.forget();
   };
   useEffect(() => {
@@ -118,14 +123,15 @@ export function RehearsalClass({ page, plan, library, seed, onAgain }: Props) {
         });
       }
     },
-    { preventDefault: true },
+    prevented,
   );
 
   if (debrief)
     return (
       <Dark>
         <DebriefView
-          debrief={debrief}
+          debrief={debrief.class}
+          roll={debrief.roll}
           nameOf={(childId) => page.children.find(({ id }) => id === childId)?.name ?? ''}
           library={library}
           classId={page.class.id}
@@ -133,6 +139,21 @@ export function RehearsalClass({ page, plan, library, seed, onAgain }: Props) {
         />
       </Dark>
     );
+  const rollDialog = isRoll && (
+    <RehearsalRoll
+      screens={rehearsal.screens}
+      group={page.children}
+      known={answers}
+      onTake={(there, said) => {
+        rehearsal.takeRoll(there);
+        setAnswers(said);
+        setRoll(false);
+      }}
+      onClose={() => {
+        setRoll(false);
+      }}
+    />
+  );
   if (!run || !position)
     return (
       <Dark>
@@ -152,7 +173,13 @@ export function RehearsalClass({ page, plan, library, seed, onAgain }: Props) {
               what you saw and what you missed. Nothing of it is kept.
             </Trans>
           </p>
-          <Box sx={{ display: 'flex', gap: 2, mt: 3 }}>
+          <p>
+            <Trans>
+              Names stand below the pictures as families set them, and devices that tell nothing: take the roll, before it begins and when
+              somebody comes or leaves.
+            </Trans>
+          </p>
+          <Box sx={{ display: 'flex', gap: 2, mt: 3, flexWrap: 'wrap', alignItems: 'center' }}>
             <Button
               variant="contained"
               size="large"
@@ -167,6 +194,16 @@ export function RehearsalClass({ page, plan, library, seed, onAgain }: Props) {
               <Trans>Begin the rehearsal</Trans>
             </Button>
             <Button
+              variant="outlined"
+              size="large"
+              onClick={() => {
+                setRoll(true);
+              }}
+              sx={{ color: palette.cream, borderColor: palette.nightSoft }}
+            >
+              {rehearsal.rollCount === 0 ? t`Take the roll` : t`Take the roll again`}
+            </Button>
+            <Button
               component={Link}
               to={`/classes/${page.class.id}`}
               variant="outlined"
@@ -176,6 +213,7 @@ export function RehearsalClass({ page, plan, library, seed, onAgain }: Props) {
               <Trans>To the class</Trans>
             </Button>
           </Box>
+          {rollDialog}
         </Box>
       </Dark>
     );
@@ -201,6 +239,12 @@ export function RehearsalClass({ page, plan, library, seed, onAgain }: Props) {
           <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1, p: '8px 36px 0', flexWrap: 'wrap' }}>
             <VoiceSign voice={voice} go={run.go} onGo={live.setGo} />
             <Box sx={{ display: 'flex', gap: 1 }}>
+              <Press
+                label={t`Roll`}
+                onPress={() => {
+                  setRoll(true);
+                }}
+              />
               <Press
                 label={isPaused ? t`Go on` : t`Pause`}
                 onPress={() => {
@@ -231,6 +275,7 @@ export function RehearsalClass({ page, plan, library, seed, onAgain }: Props) {
         </Box>
       </Box>
       <KeysHelp keys={rehearsalKeys} />
+      {rollDialog}
     </Dark>
   );
 }

@@ -1,19 +1,25 @@
 import type { ClassPageResponse } from '@leiter/contract';
 import {
+  callScreensOf,
   castOf,
   debriefOf,
   flawOf,
+  isOnCall,
   recordOf,
+  rollDebriefOf,
   shareOf,
   shownOf,
   tempoOf,
   type Actor,
+  type CallScreen,
   type Debrief,
   type Library,
   type Look,
   type Movement,
   type Performance,
   type RehearsalMark,
+  type RollDebrief,
+  type RollTaken,
 } from '@leiter/core';
 import { useEffect, useMemo, useState } from 'react';
 import { requirementFor, type Standings } from '../../marking/mark-grid';
@@ -23,6 +29,8 @@ import type { Variant } from './wall-frames';
 /** What a child does in its picture. */
 export interface OnWall extends Actor {
   readonly name: string;
+  /** What stands below its picture: the name in the call, until a roll says who it is. */
+  readonly label: string;
   readonly doing: 'watches' | 'works' | 'is-away' | 'has-stopped';
   readonly variant: Variant;
   /** One round of the movement takes it so long, in seconds. */
@@ -37,7 +45,13 @@ export interface Rehearsal {
   readonly movement: Movement | null;
   readonly look: (childId: string) => void;
   readonly mark: (childId: string, change: Pick<RehearsalMark, 'mark' | 'faults'>) => void;
+  /** Who is on the call now, in the order of their pictures. */
+  readonly screens: readonly CallScreen[];
+  readonly takeRoll: (there: readonly string[]) => void;
+  /** How often the roll was taken. */
+  readonly rollCount: number;
   readonly debrief: () => Debrief;
+  readonly rollDebrief: () => RollDebrief;
 }
 
 const work: ReadonlySet<string> = new Set(['reps', 'hold', 'timed', 'counts', 'length']);
@@ -70,13 +84,18 @@ export function useRehearsal(
       ),
     [present, totalSeconds, seed],
   );
+  const screens = useMemo(() => callScreensOf(present, totalSeconds, seed), [present, totalSeconds, seed]);
+  const [rolls, setRolls] = useState<readonly RollTaken[]>([]);
   const versions = useMemo(() => new Map(evaluation.versions.map((one) => [`${one.itemId} ${one.childId}`, one])), [evaluation.versions]);
   const [given, setGiven] = useState<readonly RehearsalMark[]>([]);
   const [looks, setLooks] = useState<readonly Look[]>([]);
   const [performances, setPerformances] = useState<ReadonlyMap<string, Performance>>(new Map());
 
   const timed = position?.timed ?? null;
-  const second = position && timed ? timed.startSecond + timed.seconds - position.remainingSeconds : totalSeconds;
+  const second = position === null ? 0 : timed ? timed.startSecond + timed.seconds - position.remainingSeconds : totalSeconds;
+  const onCall = screens.filter((screen) => isOnCall(screen, second));
+  const isThere = (childId: string): boolean => onCall.some(({ child }) => child === childId);
+  const known = new Set(rolls.flatMap(({ there }) => there));
   const share = shareOf(second, totalSeconds);
   const isWork = position !== null && !position.isPaused && position.step !== null && work.has(position.step.kind);
   const incidentOf = (childId: string) =>
@@ -95,7 +114,8 @@ export function useRehearsal(
 
   const wall = present.flatMap((child): readonly OnWall[] => {
     const actor = cast.actors.find((one) => one.child === child.id);
-    if (!actor) return [];
+    const screen = onCall.find((one) => one.child === child.id);
+    if (!actor || !screen) return [];
     const version = timed && versions.get(`${timed.item.id} ${child.id}`);
     const own = (version && library.get(version.movement)) ?? timed?.movement ?? null;
     const incident = incidentOf(child.id);
@@ -112,6 +132,7 @@ export function useRehearsal(
       {
         ...actor,
         name: child.name,
+        label: known.has(child.id) ? child.name : screen.line,
         doing,
         variant:
           own && doing === 'works' && own.figure.length > 0
@@ -133,7 +154,7 @@ export function useRehearsal(
       const next = new Map(before);
       for (const child of present)
         // who does something else does not show it
-        if (!incidentOf(child.id) && versions.get(`${timed?.item.id ?? ''} ${child.id}`)?.movement === movement.slug)
+        if (isThere(child.id) && !incidentOf(child.id) && versions.get(`${timed?.item.id ?? ''} ${child.id}`)?.movement === movement.slug)
           next.set(`${child.id} ${movement.slug}`, { child: child.id, movement: movement.slug, ...shownBy(child, movement) });
       return next;
     });
@@ -146,6 +167,11 @@ export function useRehearsal(
   return {
     wall,
     movement,
+    screens: onCall,
+    takeRoll: (there) => {
+      setRolls((all) => [...all, { second, there }]);
+    },
+    rollCount: rolls.length,
     look,
     mark: (childId, { mark, faults }) => {
       if (!movement) return;
@@ -154,12 +180,14 @@ export function useRehearsal(
     },
     debrief: () =>
       debriefOf({
-        children: present.map(({ id }) => id),
+        // who has not come yet cannot be overlooked
+        children: screens.filter(({ comesAt }) => comesAt <= second).map(({ child }) => child),
         performances: [...performances.values()],
         given,
         looks,
-        incidents: cast.incidents,
+        incidents: cast.incidents.filter(({ child, from }) => screens.some((one) => one.child === child && isOnCall(one, from))),
         until: run ? second : 0,
       }),
+    rollDebrief: () => rollDebriefOf(screens, rolls, run ? second : 0),
   };
 }

@@ -83,7 +83,7 @@ export function Wall({ wall, chosen, onChoose, onMark, canMark }: Props) {
             component="button"
             type="button"
             aria-pressed={child.child === chosen}
-            aria-label={child.name}
+            aria-label={child.label}
             onClick={() => {
               onChoose(child.child);
             }}
@@ -123,7 +123,7 @@ export function Wall({ wall, chosen, onChoose, onMark, canMark }: Props) {
               }}
             >
               {child.given && <Rungs climbed={marks.indexOf(child.given.mark)} tone="night" height={14} />}
-              {child.name}
+              {child.label}
             </Box>
           </Box>
           {child.child === chosen && canMark && (
@@ -135,7 +135,7 @@ export function Wall({ wall, chosen, onChoose, onMark, canMark }: Props) {
                   key={mark}
                   component="button"
                   type="button"
-                  aria-label={t`${child.name}: ${markWords[mark]}`}
+                  aria-label={t`${child.label}: ${markWords[mark]}`}
                   aria-pressed={child.given?.mark === mark}
                   onClick={() => {
                     onMark(child.child, mark);
