@@ -16,8 +16,8 @@ interface Beat {
 
 /** A plan of counts at a tempo, one item, long enough. */
 async function planOfCounts(page: Page, leiter: Leiter, id: string, bpm: number): Promise<void> {
-  const repeats = Math.min(50, Math.ceil((bpm * (minutes + 1)) / 128));
-  const dose = { kind: 'counts', eights: 16, bpm, repeats, countIn: 0 };
+  const repeats = Math.min(20, Math.ceil((bpm * (minutes + 1)) / 512));
+  const dose = { kind: 'counts', eights: 64, bpm, repeats, countIn: 0 };
   const item = { id: 'beat', movement: 'jog-on-the-spot', dose, sides: 'none', tiers: ['core'], familiarity: 'routine', way: 'flow' };
   const plan = { v: 1, focus: [], sections: [{ id: 'drills', kind: 'drills', items: [item] }] };
   const { version } = await ask<{ readonly version: number }>(page, `classes/${id}/plan/version`);

@@ -83,7 +83,15 @@ export function Door({ page, evaluation, library, timeZone, isFree, music, pictu
         </Box>
       </Box>
       <Box
-        sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 6, fontSize: 28, lineHeight: 1.4, minHeight: 0, overflow: 'hidden' }}
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: isShowing ? '1fr 2fr' : '1fr 1fr',
+          gap: 6,
+          fontSize: 28,
+          lineHeight: 1.4,
+          minHeight: 0,
+          overflow: 'hidden',
+        }}
       >
         <Box component="section" aria-label={t`Lay out`}>
           <Box component="h2" sx={{ m: 0, fontFamily: headingFont, fontSize: 36 }}>
@@ -131,7 +139,7 @@ export function Door({ page, evaluation, library, timeZone, isFree, music, pictu
           </Box>
         )}
       </Box>
-      <Box component="section" aria-label={t`Today`} sx={{ display: 'flex', gap: 5, minHeight: 0 }}>
+      <Box component="section" aria-label={t`Today`} sx={{ display: isShowing ? 'none' : 'flex', gap: 5, minHeight: 0 }}>
         {focus.map((movement) => (
           <Box key={movement.slug} sx={{ textAlign: 'center', fontSize: 24 }}>
             <Figure movement={movement} size={190} tone="night" isDecoration={false} />

@@ -142,7 +142,7 @@ export function RehearsalClass({ page, plan, library, seed, onAgain }: Props) {
   const rollDialog = isRoll && (
     <RehearsalRoll
       screens={rehearsal.screens}
-      group={page.children}
+      group={page.children.filter(({ attendance }) => attendance !== 'absent' && attendance !== 'watched')}
       known={answers}
       onTake={(there, said) => {
         rehearsal.takeRoll(there);
