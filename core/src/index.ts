@@ -53,7 +53,9 @@ export { doseText } from './movement/dose-text.js';
 export { readDose, writeDose } from './movement/read-dose.js';
 export { ageBandOf, ageBands, type AgeBand } from './movement/age-band.js';
 export {
+  adultNeeds,
   doseFor,
+  fromYears,
   isSided,
   marks,
   surfaces,
@@ -67,7 +69,9 @@ export {
 export { libraryOf, type Library } from './movement/library.js';
 export { openMovement, writeMovement } from './movement/movement-document.js';
 export { openPlan, openTemplate, writePlan, writeTemplate } from './class-plan/plan-document.js';
-export { libraryFaultWords, libraryFormat, readBeside, readLibrary, type LibraryFault } from './movement/library-file.js';
+export { libraryFormat, readBeside, readLibrary } from './movement/library-file.js';
+export { libraryFaultWords, type LibraryFault } from './movement/library-fault.js';
+export { unsaidIn, unsignable, type Unsaid } from './movement/careful.js';
 export { doseDefinition, librarySchema, movementSchema } from './movement/library-schema.js';
 export { libraryIntake, type LibraryChanges, type LibraryIntake } from './movement/library-changes.js';
 export {

@@ -1,14 +1,19 @@
+import { readdirSync, readFileSync } from 'node:fs';
 import { Household } from '@leiter/contract';
 import {
+  ageBandOf,
   defaultTimingSettings,
   evaluatePlan,
   fillSlot,
+  fromYears,
   itemOf,
   motionOf,
   plainPace,
   planFromTemplate,
   sectionKinds,
   syllabusFaults,
+  unsaidIn,
+  unsignable,
   wordsOf,
   type AgeBand,
   type ChildInClass,
@@ -20,6 +25,7 @@ import {
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import { describe, expect, it } from 'vitest';
+import { root } from '../src/root.js';
 import { demoLists } from '../src/demo/demo-lists.js';
 import { shippedLibrary, shippedSyllabuses, shippedTemplates } from '../src/library/shipped-content.js';
 
@@ -72,7 +78,45 @@ describe('the library that ships', () => {
   });
 });
 
+describe('what safety rests on', () => {
+  it('is said in every entry, and nothing is left to a default', () => {
+    const files = readdirSync(`${root}content/library`).map(
+      (name) =>
+        JSON.parse(readFileSync(`${root}content/library/${name}`, 'utf8')) as { readonly movements: readonly Record<string, unknown>[] },
+    );
+    for (const entry of files.flatMap(({ movements }) => movements)) expect(unsaidIn(entry), String(entry['slug'])).toEqual([]);
+  });
+
+  it('is as a coach would sign it', () => {
+    expect(unsignable([...library.values()], library)).toEqual([]);
+  });
+
+  it('asks for the stage wherever a prerequisite has stages', () => {
+    for (const { slug, prerequisites, tiers } of library.values())
+      for (const asked of [...prerequisites, ...Object.values(tiers).flatMap((tier) => tier.prerequisites ?? [])])
+        expect(asked.stage !== undefined || library.get(asked.movement)?.stages.length === 0, `${slug}: ${asked.movement}`).toBe(true);
+  });
+});
+
 describe.each(shippedSyllabuses())('the ladder of $programme', (syllabus) => {
+  it('asks nothing of an age that it is not for, nothing that needs a hall, and nothing longer than a class does it', () => {
+    for (const { slug, leastAgeYears, requirements } of syllabus.grades)
+      for (const { movement: name, stage, criterion } of requirements) {
+        const movement = library.get(name);
+        const where = `${slug}: ${name}`;
+        expect(movement && fromYears(movement), where).toBeLessThanOrEqual(leastAgeYears);
+        expect(movement?.needs.adult, where).not.toBe('in-person');
+        expect(stage ?? 0, where).toBeLessThanOrEqual(movement?.stages.length ?? 0);
+        const own = movement?.dose[ageBandOf(leastAgeYears)];
+        const { leastSeconds = 0, leastReps = 0 } = criterion;
+        if (leastSeconds > 0)
+          expect(own?.kind === 'hold' ? own.holdSeconds : own?.kind === 'timed' ? own.seconds : 0, where).toBeGreaterThanOrEqual(
+            leastSeconds,
+          );
+        if (leastReps > 0 && own?.kind === 'reps') expect(own.reps * own.sets, where).toBeGreaterThanOrEqual(leastReps);
+      }
+  });
+
   it('names only what the library has, asks both sides where there are two, and each grade rests on the one below', () => {
     expect(syllabusFaults(syllabus, library)).toEqual([]);
   });

@@ -1,5 +1,6 @@
 import type { PlanEdit } from '../class-plan/edit.js';
 import type { MovementKind } from '../movement/kind.js';
+import { fromYears } from '../movement/movement.js';
 import type { TimedItem } from '../timing/timeline.js';
 import { defineCheck, type CheckContext } from './check.js';
 import type { Found } from './finding.js';
@@ -44,7 +45,7 @@ function undoAfter(context: CheckContext, items: readonly TimedItem[], open: rea
   const edits = ends.flatMap((timed): readonly PlanEdit[] => {
     const undoing = timed.movement.undoneBy
       .flatMap((slug) => context.library.get(slug) ?? [])
-      .filter((movement) => movement.leastAge <= context.youngestYears)
+      .filter((movement) => fromYears(movement) <= context.youngestYears)
       .sort((a, b) => Number(a.level !== timed.movement.level) - Number(b.level !== timed.movement.level))[0];
     return undoing ? [{ kind: 'insert', item: mendItem(undoing, context), place: { at: 'after', item: timed.item.id } }] : [];
   });

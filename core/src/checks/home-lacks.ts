@@ -49,7 +49,7 @@ export function homeLacks(
 export const homeLacksWords =
   (title: string) =>
   ({ need, children }: HomeLacks, { name, library }: { readonly name: string; readonly library: Library }): FoundWords => ({
-    title,
+    title: need === 'in-person' ? 'Only in person' : title,
     sentence: `${name}: at home ${childCount(children)} cannot do it – ${barWords({ kind: 'home', need }, library, null)}.`,
   });
 

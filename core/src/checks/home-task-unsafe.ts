@@ -1,3 +1,4 @@
+import { isForTwo } from '../movement/movement.js';
 import { homeTaskBar } from '../home-task/home-task.js';
 import { listText } from '../values/list-text.js';
 import type { PlanEdit } from '../class-plan/edit.js';
@@ -44,7 +45,7 @@ function unsafeIn({ plan, library, children, ladder }: CheckContext) {
   return (plan.homeTask?.tasks ?? []).flatMap(({ movement: slug }) => {
     const movement = library.get(slug);
     if (!movement) return [];
-    if (movement.homeTask === 'no' || movement.needs.adult === 'hands-on') return [{ movement: slug, childIds: [] }];
+    if (movement.homeTask === 'no' || isForTwo(movement.needs.adult)) return [{ movement: slug, childIds: [] }];
     const childIds = children.filter((child) => homeTaskBar(movement, child, ladder)?.kind === 'adult').map(({ id }) => id);
     return childIds.length > 0 ? [{ movement: slug, childIds }] : [];
   });

@@ -1,5 +1,5 @@
 import type { PlanEdit } from '../class-plan/edit.js';
-import type { Movement } from '../movement/movement.js';
+import { fromYears, type Movement } from '../movement/movement.js';
 import { firstRounds, type TimedItem } from '../timing/timeline.js';
 import type { MovementSlug } from '../values/unit.js';
 import { defineCheck, type CheckContext } from './check.js';
@@ -43,9 +43,7 @@ function isLedTo({ slug, prerequisites }: Movement, before: ReadonlySet<Movement
 
 function leadIn({ library, youngestYears, ...context }: CheckContext, bare: readonly TimedItem[]): readonly PlanEdit[] | null {
   const edits = bare.flatMap(({ item, movement }): readonly PlanEdit[] => {
-    const first = movement.prerequisites
-      .flatMap((one) => library.get(one.movement) ?? [])
-      .find(({ leastAge }) => leastAge <= youngestYears);
+    const first = movement.prerequisites.flatMap((one) => library.get(one.movement) ?? []).find((one) => fromYears(one) <= youngestYears);
     const place = { at: 'before', item: item.id } as const;
     return first ? [{ kind: 'insert', item: mendItem(first, { library, youngestYears, ...context }), place }] : [];
   });

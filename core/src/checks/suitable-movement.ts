@@ -4,7 +4,7 @@ import type { Item } from '../class-plan/class-plan.js';
 import { movementsOfKind } from '../movement/by-kind.js';
 import type { MovementKind } from '../movement/kind.js';
 import type { Library } from '../movement/library.js';
-import { doseFor, type Movement } from '../movement/movement.js';
+import { doseFor, fromYears, type Movement } from '../movement/movement.js';
 import type { CheckContext } from './check.js';
 
 /**
@@ -42,7 +42,7 @@ function fittingOfKind({ library, programme, youngestYears, ageBand }: CheckCont
       (movement) =>
         (movement.programmes.length === 0 || movement.programmes.includes(programme)) &&
         movement.needs.equipment.length === 0 &&
-        movement.leastAge <= youngestYears &&
+        fromYears(movement) <= youngestYears &&
         doseFor(movement, ageBand) !== null,
     );
   known.set(whom, found);

@@ -5,7 +5,7 @@ import type { AgeBand } from '../movement/age-band.js';
 import { activeSecondsOf, restSecondsOf, stepDose, type Dose } from '../movement/dose.js';
 import type { Hazard } from '../movement/hazard.js';
 import type { Library } from '../movement/library.js';
-import { doseFor, type Movement } from '../movement/movement.js';
+import { doseFor, fromYears, isForTwo, type Movement } from '../movement/movement.js';
 import type { MovementSlug, Seconds } from '../values/unit.js';
 import { abilityOf, type ChildInClass } from '../versions/child-in-class.js';
 import { firstLack, type HomeNeed } from '../versions/home-needs.js';
@@ -57,10 +57,10 @@ function wantsAdult({ homeTask, hazards, needs, posture }: Movement): boolean {
 
 /** @returns why a child should not do it at home; null where it may */
 export function homeTaskBar(movement: Movement, child: ChildInClass, ladder: Syllabus | null): HomeTaskBar | null {
-  const { homeTask, leastAge } = movement;
-  if (homeTask === 'no' || movement.needs.adult === 'hands-on') return { kind: 'not-for-home' };
+  const { homeTask } = movement;
+  if (homeTask === 'no' || isForTwo(movement.needs.adult)) return { kind: 'not-for-home' };
   if (wantsAdult(movement) && (child.home === null || child.home.adult === 'not-at-hand')) return { kind: 'adult' };
-  if (child.ageYears < leastAge) return { kind: 'age' };
+  if (child.ageYears < fromYears(movement)) return { kind: 'age' };
   if (sparedIn(movement, child.spares)) return { kind: 'health' };
   const ability = abilityOf(child, ladder);
   if (!ability.hasEarned(movement.slug) && movement.prerequisites.some((one) => !ability.reaches(one))) return { kind: 'prerequisite' };

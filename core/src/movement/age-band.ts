@@ -6,3 +6,6 @@ export function ageBandOf(years: number): AgeBand {
   if (years < 7) return '4-6';
   return years < 10 ? '7-9' : '10-13';
 }
+
+/** From which birthday on a band counts; the first one from 4 on. */
+export const firstYearOf = (band: AgeBand): number => ({ '4-6': 4, '7-9': 7, '10-13': 10 })[band];

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { aLibrary, aMovement } from '../testing/makers.js';
 import { libraryChanges } from './library-changes.js';
-import { libraryFaultWords, readLibrary } from './library-file.js';
+import { libraryFaultWords } from './library-fault.js';
+import { readLibrary } from './library-file.js';
 
 describe('what taking in a library changes', () => {
   const current = aLibrary(aMovement('lever'), aMovement('roll', { cues: ['Chin in'] }));

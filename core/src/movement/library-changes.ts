@@ -1,7 +1,8 @@
 import { differingFields } from '../values/differing-fields.js';
 import { accepted, refused, type Result } from '../values/result.js';
 import type { Library } from './library.js';
-import { readLibrary, type LibraryFault } from './library-file.js';
+import type { LibraryFault } from './library-fault.js';
+import { readLibrary } from './library-file.js';
 import type { Movement } from './movement.js';
 import type { MovementSlug } from '../values/unit.js';
 

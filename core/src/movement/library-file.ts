@@ -1,5 +1,7 @@
 import { accepted, refused, type Result } from '../values/result.js';
 import { ageBands } from './age-band.js';
+import { saidCarefully, withStages } from './careful.js';
+import type { LibraryFault } from './library-fault.js';
 import { doseFaults, doseFields, doseKinds, type Dose } from './dose.js';
 import { hazards } from './hazard.js';
 import { longestHoldOfKind } from './hold-limits.js';
@@ -14,18 +16,7 @@ import { sectionKinds } from './section-kind.js';
 
 export const libraryFormat = 'leiter-library/1';
 
-/** What is wrong with a library, by entry and field. */
-export interface LibraryFault {
-  readonly entry: string;
-  readonly field: string;
-  readonly kind: 'missing' | 'unknown-field' | 'not-allowed' | 'dose-out-of-range' | 'dangling' | 'circle' | 'twice' | 'contradiction';
-  /** The value or name at fault, as it stands in the file. */
-  readonly found: string;
-  /** What it may be; left out where that is no list of words. */
-  readonly allowed?: readonly string[];
-}
-
-/** What an entry is when its file leaves the field out. Fields that are not here must be written. */
+/** What an entry is when its file leaves the field out; what safety rests on is said by `saidCarefully`. Other fields must be written. */
 const fieldDefaults = {
   programmes: [],
   term: null,
@@ -35,8 +26,6 @@ const fieldDefaults = {
   hazards: [],
   undoneBy: [],
   equipmentStandIns: {},
-  leastAge: 4,
-  homeTask: 'yes',
   instead: null,
   sides: 'none',
   stages: [],
@@ -53,13 +42,11 @@ const fieldDefaults = {
 } as const;
 
 const needsDefaults = {
-  surface: 'any-dry',
   footprint: { lengthM: 1.5, widthM: 1.2 },
   headroomM: 2,
   equipment: [],
   wall: false,
   partner: false,
-  adult: 'none',
   quiet: 'quiet',
 } as const;
 
@@ -70,10 +57,10 @@ export const entryChoices = {
   sides: ['none', 'each', 'alternating', 'lead'],
   homeTask: ['yes', 'with-adult', 'no'],
 } as const;
-const knownFields: ReadonlySet<string> = new Set([...mustBeWritten, 'needs', ...Object.keys(fieldDefaults)]);
+const knownFields: ReadonlySet<string> = new Set([...mustBeWritten, 'needs', 'leastAge', 'homeTask', ...Object.keys(fieldDefaults)]);
 
 /**
- * Reads the entries of a `leiter-library/1` file; fields left out get their defaults.
+ * Reads the entries of a `leiter-library/1` file; fields left out get their defaults, and those that safety rests on what is careful.
  * @returns the library, or all that is wrong with it by entry and field: never a library that is wrong in part. Never throws.
  */
 export function readLibrary(entries: readonly unknown[]): Result<Library, readonly LibraryFault[]> {
@@ -106,10 +93,11 @@ function readInto(before: readonly Movement[], entries: readonly unknown[]): Res
   const all = [...before, ...movements];
   const library = libraryOf(all);
   const whole = [...namedTwice(all), ...dangling(movements, library), ...circles(all, library), ...contradictions(movements)];
-  return whole.length > 0 ? refused(whole) : accepted(library);
+  return whole.length > 0 ? refused(whole) : accepted(libraryOf([...before, ...movements.map((one) => withStages(one, library))]));
 }
 
-function completed(entry: Fields): Movement {
+function completed(written: Fields): Movement {
+  const entry = saidCarefully(written);
   const posture: Fields = isFields(entry['posture']) ? entry['posture'] : {};
   const dose: Fields = isFields(entry['dose']) ? entry['dose'] : {};
   const whole = {
@@ -293,26 +281,4 @@ function sameTiers({ slug, tiers }: Movement): readonly LibraryFault[] {
   const words = Object.values(tiers).map(({ what }) => what.trim().toLowerCase());
   const again = words.find((what, index) => words.indexOf(what) < index);
   return again === undefined ? [] : [fault(slug, 'tiers', 'contradiction', again)];
-}
-
-/** What is wrong, as a sentence for whoever wrote the file. */
-export function libraryFaultWords({ field, kind, found, allowed = [] }: LibraryFault): string {
-  switch (kind) {
-    case 'missing':
-      return field === '' ? 'This is not an entry.' : `“${field}” is missing.`;
-    case 'unknown-field':
-      return `There is no field “${found}”.`;
-    case 'not-allowed':
-      return `“${field}” cannot be ${found === '' ? 'this' : found}${allowed.length > 0 ? `: it is ${allowed.join(', ')}` : ''}.`;
-    case 'dose-out-of-range':
-      return `“${field}” is ${found}, which nobody can do.`;
-    case 'dangling':
-      return `“${field}” names “${found}”, which is not there.`;
-    case 'circle':
-      return `“${found}” comes before this, and this before “${found}”.`;
-    case 'twice':
-      return `“${found}” is there twice.`;
-    case 'contradiction':
-      return `“${field}” does not fit: ${found}.`;
-  }
 }

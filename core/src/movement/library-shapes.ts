@@ -1,4 +1,4 @@
-import { framings, littleRoomWays, marks, surfaces, tierNames } from './movement.js';
+import { adultNeeds, framings, littleRoomWays, marks, surfaces, tierNames } from './movement.js';
 import { hazards } from './hazard.js';
 import { postures } from './posture.js';
 import { regions } from './region.js';
@@ -65,7 +65,7 @@ const slug: Shape = { ...text, schema: { type: 'string', pattern: '^[a-z0-9]+(-[
 const prerequisite = fieldsOf({ movement: slug, mark: wordOf(marks), stage: whole(1, 20) }, ['stage']);
 const anyText: Shape = { fits: (value) => typeof value === 'string', schema: text.schema };
 
-export const tierFields: ReadonlySet<string> = new Set(['what', 'fromGrade', 'equipment', 'prerequisites', 'dose']);
+export const tierFields: ReadonlySet<string> = new Set(['what', 'fromGrade', 'equipment', 'adult', 'prerequisites', 'dose']);
 
 /** What a version of a movement may say beside what changes, which is asked by name. */
 const tier: Shape = {
@@ -73,6 +73,7 @@ const tier: Shape = {
     isFields(value) &&
     (value['fromGrade'] === undefined || orNull(text).fits(value['fromGrade'])) &&
     (value['equipment'] === undefined || listOf(text).fits(value['equipment'])) &&
+    (value['adult'] === undefined || oneOf(adultNeeds).fits(value['adult'])) &&
     (value['prerequisites'] === undefined || listOf(prerequisite).fits(value['prerequisites'])),
   schema: {
     type: 'object',
@@ -82,6 +83,7 @@ const tier: Shape = {
       what: text.schema,
       fromGrade: orNull(text).schema,
       equipment: listOf(text).schema,
+      adult: oneOf(adultNeeds).schema,
       prerequisites: listOf(prerequisite).schema,
       dose: { $ref: '#/$defs/dose' },
     },
@@ -126,7 +128,7 @@ export const fieldShapes: Readonly<Record<string, Shape>> = {
       equipment: listOf(text),
       wall: flag,
       partner: flag,
-      adult: oneOf(['none', 'at-hand', 'hands-on']),
+      adult: oneOf(adultNeeds),
       quiet: oneOf(['quiet', 'some-noise', 'loud']),
     },
     ['surface', 'footprint', 'inLittleRoom', 'headroomM', 'equipment', 'wall', 'partner', 'adult', 'quiet'],

@@ -1,6 +1,6 @@
 import type { Facing } from '../figure/draw.js';
 import type { Metres, MovementSlug, ProgrammeSlug } from '../values/unit.js';
-import type { AgeBand } from './age-band.js';
+import { ageBands, firstYearOf, type AgeBand } from './age-band.js';
 import type { Dose } from './dose.js';
 import type { Effort } from './effort.js';
 import type { Hazard } from './hazard.js';
@@ -50,6 +50,13 @@ export interface LittleRoom extends Footprint {
   readonly how: LittleRoomWay;
 }
 
+/** Who is there: `in-person` is somebody trained to support it, in the same hall; no helping parent, no call. In the order of care. */
+export const adultNeeds = ['none', 'at-hand', 'hands-on', 'in-person'] as const;
+export type AdultNeed = (typeof adultNeeds)[number];
+
+/** Whether somebody has to hold the child: nothing that a family does by itself. */
+export const isForTwo = (adult: AdultNeed): boolean => adult === 'hands-on' || adult === 'in-person';
+
 export interface Needs {
   readonly surface: 'any-dry' | readonly Surface[];
   /** As a grown-up needs it; a child in proportion to its height. */
@@ -60,7 +67,7 @@ export interface Needs {
   readonly equipment: readonly string[];
   readonly wall: boolean;
   readonly partner: boolean;
-  readonly adult: 'none' | 'at-hand' | 'hands-on';
+  readonly adult: AdultNeed;
   /** How much noise it makes below. */
   readonly quiet: 'quiet' | 'some-noise' | 'loud';
 }
@@ -71,6 +78,8 @@ export interface Tier {
   readonly fromGrade: string | null;
   readonly dose?: Dose;
   readonly equipment?: readonly string[];
+  /** Where this version wants another adult than the movement. */
+  readonly adult?: AdultNeed;
   readonly prerequisites?: readonly Prerequisite[];
 }
 
@@ -136,6 +145,12 @@ export function doseFor(movement: Pick<Movement, 'dose'>, band: AgeBand): Dose |
   const own = movement.dose[band];
   if (own) return own;
   return movement.dose['7-9'] ?? movement.dose['10-13'] ?? movement.dose['4-6'];
+}
+
+/** From how many years on it is for a child: its least age, and not before the first age that it has a dose for. */
+export function fromYears({ leastAge, dose }: Pick<Movement, 'leastAge' | 'dose'>): number {
+  const first = ageBands.find((band) => dose[band] !== null);
+  return first === undefined || first === '4-6' ? leastAge : Math.max(leastAge, firstYearOf(first));
 }
 
 /** Sides as a word of the movement: true when left and right are to be done one after the other. */

@@ -1,3 +1,4 @@
+import { adultFor } from './home-needs.js';
 import type { Item } from '../class-plan/class-plan.js';
 import { helperText } from '../class-plan/teaching-text.js';
 import type { Library } from '../movement/library.js';
@@ -35,14 +36,16 @@ export function homeListOf(
   const itsItems = items.filter(({ id }) => taken.has(id));
   const done = own.flatMap((version) => {
     const movement = library.get(version.movement);
-    return movement ? [{ movement, equipment: equipmentOf(version, movement), floor: floorOf(version, movement) }] : [];
+    const adult =
+      movement && adultFor(movement, version.tier === null || version.tier === 'instead' ? undefined : movement.tiers[version.tier]);
+    return movement ? [{ movement, adult, equipment: equipmentOf(version, movement), floor: floorOf(version, movement) }] : [];
   });
   const scale = heightM(ageYears) / libraryHeightM;
   const movements = done.map(({ movement }) => movement);
   const standIns = new Map(
     done.flatMap(({ movement, equipment }) => equipment.map((thing) => [thing, movement.equipmentStandIns[thing] ?? []])),
   );
-  const hands = movements.map(({ needs }) => needs.adult);
+  const hands = done.map(({ adult }) => adult);
   return {
     childId,
     lengthM: scale * Math.max(0, ...done.map(({ floor }) => Math.max(floor.lengthM, floor.widthM))),

@@ -1,18 +1,22 @@
-import type { Footprint, LittleRoomWay, Movement } from '../movement/movement.js';
+import type { AdultNeed, Footprint, LittleRoomWay, Movement, Tier } from '../movement/movement.js';
 import { heightM, libraryHeightM } from '../movement/height.js';
 import type { Home } from './child-in-class.js';
 
-export const homeNeeds = ['surface', 'space', 'equipment', 'adult', 'partner', 'quiet'] as const;
+export const homeNeeds = ['surface', 'space', 'equipment', 'adult', 'in-person', 'partner', 'quiet'] as const;
 /** What a movement may want of a home. */
 export type HomeNeed = (typeof homeNeeds)[number];
+
+/** Who has to be there for a version of a movement. */
+export const adultFor = ({ needs }: Pick<Movement, 'needs'>, tier: Pick<Tier, 'adult'> | undefined): AdultNeed =>
+  tier?.adult ?? needs.adult;
 
 /** A home shorter by less than this is not short: nobody measures a carpet to the centimetre. */
 const measuredToM = 0.05;
 
-/** What a movement wants of a home: of itself, or of one of its versions where that wants other things. */
+/** What a movement wants of a home: of itself, or of one of its versions where that wants something else. */
 type Wanted = readonly [
   movement: Movement,
-  equipment: readonly string[] | undefined,
+  tier: Pick<Tier, 'equipment' | 'adult'> | undefined,
   home: Home,
   ageYears: number,
   /** When the class begins, `HH:MM`; null where that is not known: then no hour is quiet. */
@@ -23,16 +27,19 @@ type Wanted = readonly [
 const isLacking: Readonly<Record<HomeNeed, (...wanted: Wanted) => boolean>> = {
   surface: ({ needs }, _, home) => !standsOn(needs.surface, home),
   space: (movement, _, home, ageYears) => roomFor(movement, home, ageYears) === 'none',
-  equipment: (movement, equipment, home) => missingThings(movement, equipment, home).length > 0,
-  adult: ({ needs }, _, home) =>
-    needs.adult === 'hands-on' ? home.adult !== 'in-the-room' : needs.adult === 'at-hand' && home.adult === 'not-at-hand',
+  equipment: (movement, tier, home) => missingThings(movement, tier?.equipment, home).length > 0,
+  adult: (movement, tier, home) => {
+    const wanted = adultFor(movement, tier);
+    return wanted === 'hands-on' ? home.adult !== 'in-the-room' : wanted === 'at-hand' && home.adult === 'not-at-hand';
+  },
+  'in-person': (movement, tier) => adultFor(movement, tier) === 'in-person',
   partner: ({ needs }, _, home) => needs.partner && !home.partner,
   quiet: ({ needs }, _, home, _age, startsAt) => needs.quiet === 'loud' && startsAt !== null && isQuietAt(home, startsAt),
 };
 
 /**
  * What a home lacks for a movement.
- * @param wanted the movement; the equipment of the version, where it differs from the movement's; the home; and how old and when
+ * @param wanted the movement; the version; the home; and how old and when
  */
 export function lacking(...wanted: Wanted): readonly HomeNeed[] {
   return homeNeeds.filter((need) => isLacking[need](...wanted));

@@ -14,6 +14,7 @@ const needWords: Readonly<Record<HomeNeed, string>> = {
   space: 'not enough room at home',
   equipment: 'the thing it needs is not at home',
   adult: 'no adult at hand',
+  'in-person': 'only in the hall, with somebody trained to support it',
   partner: 'no partner at home',
   quiet: 'the house has to be quiet',
 };

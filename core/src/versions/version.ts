@@ -3,7 +3,7 @@ import type { Library } from '../movement/library.js';
 import type { Hazard } from '../movement/hazard.js';
 import type { Region } from '../movement/region.js';
 import { heightM, libraryHeightM } from '../movement/height.js';
-import { tierNames, type LittleRoomWay, type Movement, type Prerequisite, type TierName } from '../movement/movement.js';
+import { fromYears, tierNames, type LittleRoomWay, type Movement, type Prerequisite, type TierName } from '../movement/movement.js';
 import type { Syllabus } from '../syllabus/syllabus.js';
 import type { TimedItem } from '../timing/timeline.js';
 import type { ChildId, ItemId, MovementSlug } from '../values/unit.js';
@@ -121,9 +121,8 @@ function versionOf(
   const childId = child.id;
   const byHand = item.tierByHand?.[childId];
   if (byHand !== undefined) {
-    const equipment = movement.tiers[byHand]?.equipment;
     const asked = inItsRoom(item, movement, child.ageYears);
-    const lacks = child.home ? lacking(asked, equipment, child.home, child.ageYears, context.startsAt) : nothing;
+    const lacks = child.home ? lacking(asked, movement.tiers[byHand], child.home, child.ageYears, context.startsAt) : nothing;
     const bar = healthBar(movement, child);
     return inRoom({ itemId, childId, tier: byHand, movement: movement.slug, isByHand: true, bar, lacks }, asked, child);
   }
@@ -171,14 +170,15 @@ function healthBar(movement: Movement, { spares }: ChildInClass): Bar | null {
 function barOf(movement: Movement, tier: TierName, ability: Ability, { ladder, startsAt }: VersionContext): Bar | null {
   const { child } = ability;
   const said = movement.tiers[tier];
-  if (child.ageYears < movement.leastAge) return { kind: 'age', leastAge: movement.leastAge };
+  const leastAge = fromYears(movement);
+  if (child.ageYears < leastAge) return { kind: 'age', leastAge };
   const health = healthBar(movement, child);
   if (health) return health;
   // what a grade of the child asks is open to it, whatever else is known of its past
   const isOpen = tier === 'core' && ability.hasEarned(movement.slug);
   const untold = isOpen ? null : recordBar(movement, tier, ability, ladder);
   if (untold) return untold;
-  const need = child.home && firstLack(movement, said?.equipment, child.home, child.ageYears, startsAt);
+  const need = child.home && firstLack(movement, said, child.home, child.ageYears, startsAt);
   return need && { kind: 'home', need };
 }
 

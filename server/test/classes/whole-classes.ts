@@ -19,7 +19,7 @@ closing: home-task-talk 40s; wave-goodbye 30s
 = Kittiwakes learn the cartwheel's feet | gymnastics | 35 min | ages 7 7 8 8 9 9 | grade reef
 opening: hello-circle 40s
 safety: safety-and-space-talk 60s
-warm-up: jog-on-the-spot 90s; star-jumps 2x10; heel-kicks 30s; side-steps 40s; inchworm 1x5
+warm-up: jog-on-the-spot 90s; star-jumps 2x10; heel-kicks 30s; side-steps 40s; high-knees 30s
 mobilise: arm-circles 1x8; shoulder-rolls 1x6; wrist-wake-up 1x8; hip-circles 1x6; leg-swings 1x8; straddle-sit 2x10s; butterfly 1x10s
 basics: straddle-stand 2x8s; star-shape 2x5s; drink-break 40s
 drills: bear-walk 40s; bunny-hop 2x6; lever 2x5s; wrist-relief 30s; lever-kick 2x4
@@ -38,14 +38,14 @@ basics: straight-stand 2x5s; landing-position 2x5; stork-balance 2x8s; drink-bre
 drills: frog-jump 2x5
 skill: straight-jump 2x6; half-turn-jump 2x4; tuck-jump 2x5 new; drink-break 40s; cat-leap 2x3
 strength: wall-sit 2x20s; curl-ups 2x10; single-leg-hip-lift 2x6; lunge-steps 2x8
-combination: stick-it 2 min; drink-break 30s; floor-routine-one 2x1
+combination: stick-it 60s; drink-break 30s; floor-routine-one 2x1; shape-caller 60s
 cool-down: quad-stretch-standing 1x15s; calf-stretch-wall 1x15s; seated-fold 1x20s; legs-up-rest 60s; slow-breathing 60s
 closing: thumbs-check 30s; home-task-talk 50s; wave-goodbye 20s
 
 = Backs and bridges | gymnastics | 45 min | ages 10 11 11 12 | grade figure-eight
 opening: hello-circle 30s
 safety: safety-and-space-talk 60s
-warm-up: jog-on-the-spot 2 min; star-jumps 3x12; side-steps 60s; inchworm 1x6; mountain-climbers 20s
+warm-up: jog-on-the-spot 2 min; star-jumps 3x12; side-steps 60s; high-knees 40s; heel-kicks 40s
 mobilise: neck-nods 1x6; shoulder-rolls 1x8; arm-circles 1x10; wrist-wake-up 1x10; trunk-twists 1x10; cat-and-cow 1x8; thread-the-needle 1x6; low-lunge-stretch 1x10s; seated-fold 1x10s; drink-break 40s
 basics: arch-shape 2x10s; tuck-hug-rock 1x5; boat-hold 2x20s; hip-lift 2x8
 drills: bridge 2x8s; tuck-hug-rock 1x5; wrist-relief 30s
@@ -99,7 +99,7 @@ mobilise: arm-waves 2x8 @ 96; butterfly-flaps 1x10; feet-point-flex 2x8 @ 90
 basics: first-position 2x5s; demi-plie 4x8 @ 92; releve 2x8 @ 92; drink-break 40s
 drills: run-on-toes 4x8 @ 108; tendu 2x8 @ 88 new
 skill: passe-balance 2x4s; saute 2x5
-combination: harbour-phrase 2x8 @ 100; drink-break 30s; story-walk 2 min
+combination: mirror-dance 90s; drink-break 30s; story-walk 2 min
 cool-down: cool-sway 2x8 @ 80; seated-fold 1x8s; shell-rest 15s; balloon-breath 40s
 closing: home-task-talk 40s; opening-reverence 30s
 
@@ -160,7 +160,7 @@ basics: second-position 2x8 @ 90; plie-second 2x8 @ 90; releve 4x8 @ 92; drink-b
 drills: chasse 4x8 @ 112; tendu 4x8 @ 92
 skill: saute 2x6; grand-battement 3x4
 combination: harbour-phrase 8x8 @ 108; mirror-dance 2 min; ballet-run-and-pose 90s
-cool-down: cool-sway 2x8 @ 76; low-lunge-stretch 1x15s; pancake 1x20s; seal-stretch 1x10s; shell-rest 30s; wave-breath 60s
+cool-down: cool-sway 2x8 @ 76; low-lunge-stretch 1x15s; pancake 1x20s; butterfly 1x15s; shell-rest 30s; wave-breath 60s
 closing: home-task-talk 40s; opening-reverence 30s
 
 = A phrase that grows | dance | 50 min | ages 10 10 11 12 | grade afternoon
@@ -219,7 +219,7 @@ warm-up: jog-on-the-spot 2 min; high-knees 40s; heel-kicks 40s; side-steps 60s; 
 mobilise: ankle-rocks 1x10; hip-circles 1x8; leg-swings 1x10; hip-opener-kicker 1x10; straight-leg-raises 1x10; arm-circles 1x8; drink-break 40s
 basics: landing-position 2x5; fighting-stance 2x8s; front-stance 2x10s
 drills: chair-kicks 2x6; knee-strike 2x8; straight-jump 2x5
-skill: front-kick 2x8; side-kick 2x6; jump-front-kick 3x4; drink-break 60s; jump-side-kick 3x3 new; turning-back-kick 2x5
+skill: front-kick 2x8; side-kick 2x6; jump-front-kick 3x4; drink-break 60s; jump-side-kick 3x3 new; back-kick 2x6
 combination: kick-chain 2x3; shadow-round 90s; drink-break 40s; fourth-form 2x1
 strength: squat-kicks 2x10; plank-on-elbows 2x40s; single-leg-hip-lift 2x10
 cool-down: quad-stretch-standing 1x25s; low-lunge-stretch 1x30s; butterfly 1x30s; seated-fold 1x30s; supine-twist 1x20s; meditation 2 min

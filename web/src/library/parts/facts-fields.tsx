@@ -5,7 +5,7 @@ import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { framings, littleRoomWays, movementKinds, poseNames, postures, sectionKinds, type Library } from '@leiter/core';
+import { adultNeeds, framings, littleRoomWays, movementKinds, poseNames, postures, sectionKinds, type Library } from '@leiter/core';
 import { useMemo, type ReactNode } from 'react';
 import { useController, useWatch, type Control } from 'react-hook-form';
 import { Figure } from '../../shared/figure';
@@ -27,7 +27,12 @@ const sidesWords = {
   alternating: t`left and right in turn`,
   lead: t`the side one prefers`,
 } as const;
-const adultWords = { none: t`nobody`, 'at-hand': t`an adult at hand`, 'hands-on': t`an adult who helps with the hands` } as const;
+const adultWords = {
+  none: t`nobody`,
+  'at-hand': t`an adult at hand`,
+  'hands-on': t`an adult who helps with the hands`,
+  'in-person': t`somebody trained, in person`,
+} as const;
 const quietWords = { quiet: t`quiet`, 'some-noise': t`some noise`, loud: t`loud: jumps and stamps` } as const;
 const homeWords = { yes: t`yes`, 'with-adult': t`with an adult`, no: t`no` } as const;
 const framingWords = { standing: t`standing`, floor: t`on the floor`, jump: t`jumping: room above`, travel: t`travelling` } as const;
@@ -128,14 +133,7 @@ export function FactsFields({ control, library, programmes }: Props) {
           <FormField control={control} name="facts.littleWidthM" kind="number" label={t`Width then`} unit="m" />
         </>
       )}
-      <One
-        control={control}
-        name="adult"
-        label={t`Who has to be there`}
-        options={['none', 'at-hand', 'hands-on'] as const}
-        words={(one) => adultWords[one]}
-        isAsked
-      />
+      <One control={control} name="adult" label={t`Who has to be there`} options={adultNeeds} words={(one) => adultWords[one]} isAsked />
       <One
         control={control}
         name="homeTask"
