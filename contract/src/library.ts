@@ -1,4 +1,4 @@
-import type { LibraryChanges, Movement } from '@leiter/core';
+import type { LibraryCare, LibraryChanges, Movement } from '@leiter/core';
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsObject } from 'class-validator';
 import { MayBeLeftOut } from './optional.js';
 import { Line } from './text.js';
@@ -15,7 +15,7 @@ export class LibraryFile {
 }
 
 /** What an import would do, or did. */
-export interface LibraryImportResponse extends LibraryChanges {
+export interface LibraryImportResponse extends LibraryChanges, LibraryCare {
   /** Null as long as nothing was stored; with it, the import can be undone. */
   readonly importId: string | null;
 }

@@ -73,7 +73,7 @@ export { libraryFormat, readBeside, readLibrary } from './movement/library-file.
 export { libraryFaultWords, type LibraryFault } from './movement/library-fault.js';
 export { unsaidIn, unsignable, type Unsaid } from './movement/careful.js';
 export { doseDefinition, librarySchema, movementSchema } from './movement/library-schema.js';
-export { libraryIntake, type LibraryChanges, type LibraryIntake } from './movement/library-changes.js';
+export { libraryIntake, type LibraryChanges, type LibraryCare, type LibraryIntake } from './movement/library-changes.js';
 export {
   familiarities,
   findItem,

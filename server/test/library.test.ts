@@ -50,6 +50,26 @@ describe('the library as a file', () => {
     expect(await exported()).toEqual(before);
   });
 
+  it('says what safety rests on and the file does not say, and what a coach would not sign', async () => {
+    const wheel = {
+      ...quayHop,
+      slug: 'quay-wheel',
+      name: 'Quay wheel',
+      kind: 'skill',
+      hazards: ['inverted'],
+      instead: 'bear-walk',
+      leastAge: 7,
+      homeTask: 'no',
+      needs: { surface: 'any-dry', adult: 'none' },
+    };
+    const { filled, unsignable } = await taken([quayHop, wheel], true);
+    expect(filled).toEqual([{ slug: 'quay-hop', fields: ['leastAge', 'homeTask', 'needs.surface', 'needs.adult'] }]);
+    expect(unsignable).toEqual([
+      { slug: 'quay-wheel', why: 'it can go wrong on wood, tiles, concrete; soft floors only.' },
+      { slug: 'quay-wheel', why: 'no fault ends a try, though hands, neck, knees or a landing carry.' },
+    ]);
+  });
+
   it('is taken in whole, and undone whole', async () => {
     const before = await exported();
     const changed = { ...before.movements[0], plainMeaning: 'Said in other words' };

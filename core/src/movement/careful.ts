@@ -124,3 +124,23 @@ export function unsignable(movements: readonly Movement[], library: Library): re
     return found;
   });
 }
+
+/** What `unsignable` found, as one says it of an entry. */
+export function unsignableWords({ field, found }: LibraryFault): string {
+  switch (field) {
+    case 'needs.surface':
+      return isSurfaceList(found)
+        ? `it can go wrong on ${found}; soft floors only.`
+        : `“${found}” leads to it and asks for a softer floor.`;
+    case 'needs.adult':
+      return `“${found}” leads to it and asks more of an adult.`;
+    case 'tiers.easier.prerequisites':
+      return `anybody gets “${found}”; it asks nothing before.`;
+    case 'faults.stops':
+      return 'no fault ends a try, though hands, neck, knees or a landing carry.';
+    default:
+      return `it is for younger children than what it rests on (${found}).`;
+  }
+}
+
+const isSurfaceList = (found: string): boolean => found.split(', ').every((word) => surfaces.some((surface) => surface === word));

@@ -1,7 +1,9 @@
 import { differingFields } from '../values/differing-fields.js';
 import { accepted, refused, type Result } from '../values/result.js';
 import type { Library } from './library.js';
+import { unsaidIn, unsignable, unsignableWords, type Unsaid } from './careful.js';
 import type { LibraryFault } from './library-fault.js';
+import type { Fields } from './library-shapes.js';
 import { readLibrary } from './library-file.js';
 import type { Movement } from './movement.js';
 import type { MovementSlug } from '../values/unit.js';
@@ -33,9 +35,18 @@ export function libraryChanges(current: Library, incoming: Iterable<Movement>): 
   return { added, changed, same };
 }
 
+/** What whoever takes entries in should look at; none of it keeps them out. */
+export interface LibraryCare {
+  /** What safety rests on and the file did not say: it was filled on the careful side. */
+  readonly filled: readonly { readonly slug: string; readonly fields: readonly Unsaid[] }[];
+  /** What a coach would not sign, as sentences. */
+  readonly unsignable: readonly { readonly slug: string; readonly why: string }[];
+}
+
 /** What taking entries in would do: what is different, and the entries to be written. */
 export interface LibraryIntake {
   readonly changes: LibraryChanges;
+  readonly care: LibraryCare;
   readonly movements: readonly Movement[];
 }
 
@@ -56,5 +67,13 @@ export function libraryIntake(current: Library, entries: readonly object[]): Res
   const incoming = [...whole.value.values()].filter(({ slug }) => named.has(slug));
   const changes = libraryChanges(current, incoming);
   const touched = new Set<string>([...changes.added, ...changes.changed.map(({ slug }) => slug)]);
-  return accepted({ changes, movements: incoming.filter(({ slug }) => touched.has(slug)) });
+  const movements = incoming.filter(({ slug }) => touched.has(slug));
+  const filled = entries.flatMap((entry) => {
+    const fields = unsaidIn(entry as Fields);
+    return 'slug' in entry && typeof entry.slug === 'string' && touched.has(entry.slug) && fields.length > 0
+      ? [{ slug: entry.slug, fields }]
+      : [];
+  });
+  const unsigned = unsignable(movements, whole.value).map((fault) => ({ slug: fault.entry, why: unsignableWords(fault) }));
+  return accepted({ changes, movements, care: { filled, unsignable: unsigned } });
 }

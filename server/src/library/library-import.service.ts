@@ -87,8 +87,11 @@ async function movementsOf(manager: EntityManager, clubId: string): Promise<read
   return readableMovements(found);
 }
 
-function intakeOf(clubId: string, { changes, movements }: LibraryIntake): Intake<LibraryIntake['changes'], readonly EntryBefore[]> {
-  return { told: changes, store: movements.length === 0 ? null : (manager) => storeEntries(manager, clubId, movements) };
+function intakeOf(
+  clubId: string,
+  { changes, care, movements }: LibraryIntake,
+): Intake<LibraryIntake['changes'] & LibraryIntake['care'], readonly EntryBefore[]> {
+  return { told: { ...changes, ...care }, store: movements.length === 0 ? null : (manager) => storeEntries(manager, clubId, movements) };
 }
 
 /** Writes entries as the club's own. @returns what was there before */

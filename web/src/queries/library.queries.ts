@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import type { LibraryImportResponse, MovementResponse } from '@leiter/contract';
-import { libraryOf, type Movement } from '@leiter/core';
+import { libraryOf, type Movement, type Unsaid } from '@leiter/core';
 import type { ImportTold } from '../shared/import-dialog';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
@@ -37,10 +37,26 @@ export async function takeIn(file: unknown): Promise<ImportTold> {
   return told(taken);
 }
 
-function told({ added, changed, same, importId }: LibraryImportResponse): ImportTold {
+const unsaidWords: Readonly<Record<Unsaid, string>> = {
+  leastAge: t`from which age`,
+  homeTask: t`whether it is for home`,
+  'needs.surface': t`on which floors`,
+  'needs.adult': t`whether an adult is there`,
+  'tiers.easier.prerequisites': t`who may do the easier version`,
+};
+
+function told({ added, changed, same, filled, unsignable, importId }: LibraryImportResponse): ImportTold {
   return {
     summary: t`${added.length} added, ${changed.length} changed, ${same.length} the same already`,
-    lines: [...added.map((slug) => t`${slug}: added`), ...changed.map(({ slug, fields }) => t`${slug}: ${fields.join(', ')} changed`)],
+    lines: [
+      ...filled.map(
+        ({ slug, fields }) =>
+          t`${slug}: the file does not say ${fields.map((field) => unsaidWords[field]).join(', ')} – filled on the careful side`,
+      ),
+      ...unsignable.map(({ slug, why }) => t`${slug}, to look at: ${why}`),
+      ...added.map((slug) => t`${slug}: added`),
+      ...changed.map(({ slug, fields }) => t`${slug}: ${fields.join(', ')} changed`),
+    ],
     importId,
   };
 }
