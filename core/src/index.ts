@@ -195,9 +195,12 @@ export { chaptersAsList, chaptersAsVtt, chaptersOf, type Titled } from './pacing
 export { watchOrder } from './record/watch-next.js';
 export { itemTimesOf, type ItemTime, type Measured } from './pacing/item-times.js';
 export { blended, mirrored, type Pose, type Prop } from './figure/pose.js';
-export { poseNamed, poseNames } from './figure/pose-book.js';
+export { inContact } from './figure/contact.js';
+export { completePose } from './figure/pose.js';
+export { poseNamed, poseNames, writtenPose } from './figure/pose-book.js';
 export { motionOf, poseAt, type Motion } from './figure/motion.js';
-export { shapesOf, type Facing } from './figure/draw.js';
+export { facings, shapesOf, viewOf, type Facing, type View } from './figure/draw.js';
+export { levelElevation } from './figure/room.js';
 export { solve } from './figure/solve.js';
 export { figureMarkup, type FigureInks, type FigureRoom } from './figure/markup.js';
 export { roomFor } from './figure/room.js';
@@ -235,6 +238,7 @@ export {
   type Framing,
   type LittleRoomWay,
   type MovementSides,
+  type AdultNeed,
   type Needs,
   type Prerequisite,
 } from './movement/movement.js';

@@ -1,8 +1,16 @@
 import type { Prop } from './pose.js';
 import { radii, skeleton, type Arm, type Leg, type SolvedFigure } from './solve.js';
-import type { Degrees, Vector } from './vector.js';
+import { between, type Degrees, type Vector } from './vector.js';
 
-export type Facing = 'front' | 'side' | 'back';
+export const facings = ['front', 'quarter', 'side', 'back', 'above'] as const;
+/** From where a movement is seen; `quarter` is between front and side and hides nothing, `above` shows what a foot draws on the floor. */
+export type Facing = (typeof facings)[number];
+
+/** From where a figure is seen: round it from the front to its left, and up from the floor. */
+export interface View {
+  readonly azimuth: Degrees;
+  readonly elevation: Degrees;
+}
 
 /** A point of the picture in body lengths: right and up; the floor is at 0. */
 export type Flat = readonly [right: number, up: number];
@@ -26,8 +34,16 @@ export interface PropShape {
   readonly lines: readonly (readonly Flat[])[];
 }
 
-/** Turned a little out of the straight view: both shoulders and both legs can be seen. */
-const azimuths: Readonly<Record<Facing, Degrees>> = { front: 0, side: 84, back: 180 };
+/** The side is turned a little out of the straight view: both shoulders and both legs can be seen. */
+const views: Readonly<Record<Facing, View>> = {
+  front: { azimuth: 0, elevation: 0 },
+  quarter: { azimuth: 42, elevation: 7 },
+  side: { azimuth: 84, elevation: 0 },
+  back: { azimuth: 180, elevation: 0 },
+  above: { azimuth: 12, elevation: 62 },
+};
+
+export const viewOf = (facing: Facing): View => views[facing];
 /** A limb this much behind the middle of the trunk counts as the far one. */
 const farBehind = 0.03;
 
@@ -36,15 +52,20 @@ interface Camera {
   readonly depth: (point: Vector) => number;
 }
 
-function cameraAt(facing: Facing): Camera {
-  const turn = (azimuths[facing] * Math.PI) / 180;
-  const [c, s] = [Math.cos(turn), Math.sin(turn)];
-  return { flat: ([x, y, z]) => [x * c + z * s, y], depth: ([x, , z]) => z * c - x * s };
+function cameraAt({ azimuth, elevation }: View): Camera {
+  const radians = Math.PI / 180;
+  const [c, s] = [Math.cos(azimuth * radians), Math.sin(azimuth * radians)];
+  const [level, lifted] = [Math.cos(elevation * radians), Math.sin(elevation * radians)];
+  const ahead = ([x, , z]: Vector): number => z * c - x * s;
+  return {
+    flat: (point) => [point[0] * c + point[2] * s, point[1] * level - ahead(point) * lifted],
+    depth: (point) => ahead(point) * level + point[1] * lifted,
+  };
 }
 
 /** @returns the strokes of a figure from one side, the furthest first; the head is drawn where its depth puts it. */
-export function shapesOf(figure: SolvedFigure, facing: Facing): readonly Shape[] {
-  const camera = cameraAt(facing);
+export function shapesOf(figure: SolvedFigure, view: View): readonly Shape[] {
+  const camera = cameraAt(view);
   const trunkDepth = (camera.depth(figure.pelvis) + camera.depth(figure.chest)) / 2;
   const parts: { readonly depth: number; readonly shape: Shape }[] = [];
   const stroke = (limbDepth: number, points: readonly Vector[], width: number, gap: readonly Vector[] = []): void => {
@@ -98,10 +119,6 @@ function isLong(points: readonly Flat[]): boolean {
   return first !== undefined && last !== undefined && Math.hypot(last[0] - first[0], last[1] - first[1]) > 0.03;
 }
 
-function between(from: Vector, to: Vector, share: number): Vector {
-  return [from[0] + (to[0] - from[0]) * share, from[1] + (to[1] - from[1]) * share, from[2] + (to[2] - from[2]) * share];
-}
-
 /** Round the trunk: shoulders, waist, hips, up the one side and down the other. */
 function outlineOf({ leftArm, rightArm, leftLeg, rightLeg, waist }: SolvedFigure): readonly Vector[] {
   const inwards = 0.018;
@@ -124,15 +141,16 @@ function outlineOf({ leftArm, rightArm, leftLeg, rightLeg, waist }: SolvedFigure
   ];
 }
 
-/** Left, right and top of what is drawn, in body lengths; the floor, 0, is always in it. */
+/** Left, right, top and bottom of what is drawn, in body lengths; the floor, 0, is always in it. */
 export interface Extent {
   readonly left: number;
   readonly right: number;
   readonly top: number;
+  readonly bottom: number;
 }
 
-export function extentOf(figures: readonly SolvedFigure[], facing: Facing): Extent {
-  const camera = cameraAt(facing);
+export function extentOf(figures: readonly SolvedFigure[], view: View): Extent {
+  const camera = cameraAt(view);
   const points = figures.flatMap((figure) => [
     ...[figure.leftArm, figure.rightArm].flatMap(({ elbow, fingers }) => [elbow, fingers]),
     ...[figure.leftLeg, figure.rightLeg].flatMap(({ knee, toes, heel }) => [knee, toes, heel]),
@@ -140,18 +158,21 @@ export function extentOf(figures: readonly SolvedFigure[], facing: Facing): Exte
     figure.chest,
     figure.head,
   ]);
-  const rights = points.map((point) => camera.flat(point)[0]);
+  const flats = points.map(camera.flat);
+  const rights = flats.map(([right]) => right);
+  const ups = flats.map(([, up]) => up);
   return {
     left: Math.min(...rights) - radii.head,
     right: Math.max(...rights) + radii.head,
-    top: Math.max(...points.map(([, y]) => y)) + radii.head,
+    top: Math.max(...ups) + radii.head,
+    bottom: Math.min(0, Math.min(...ups) - radii.foot),
   };
 }
 
 /** @returns the lines of what stands beside or under a figure. */
-export function propShapes(props: readonly Prop[], figure: SolvedFigure, facing: Facing): readonly PropShape[] {
-  const camera = cameraAt(facing);
-  const { left, right } = extentOf([figure], facing);
+export function propShapes(props: readonly Prop[], figure: SolvedFigure, view: View): readonly PropShape[] {
+  const camera = cameraAt(view);
+  const { left, right } = extentOf([figure], view);
   const seat = camera.flat(figure.pelvis);
   return props.map((kind) => {
     switch (kind) {

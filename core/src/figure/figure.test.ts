@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { extentOf, propShapes, shapesOf } from './draw.js';
+import { extentOf, propShapes, shapesOf, viewOf } from './draw.js';
 import { jointFaults, jointLimits } from './limits.js';
 import { motionOf, poseAt } from './motion.js';
 import { blended, completePose, limbNames, mirrored, type Bearing, type LimbAngles, type Pose, type WrittenPose } from './pose.js';
@@ -240,7 +240,7 @@ describe('a motion', () => {
 
 describe('drawing', () => {
   it('draws what is near over what is far, and calls it so', () => {
-    const shapes = shapesOf(figureOf('lunge-left'), 'side');
+    const shapes = shapesOf(figureOf('lunge-left'), viewOf('side'));
     const strokes = shapes.flatMap((shape) => (shape.kind === 'stroke' ? [shape.side] : []));
     expect(strokes.indexOf('far')).toBeLessThan(strokes.lastIndexOf('near'));
     expect(new Set(strokes)).toEqual(new Set(['near', 'far']));
@@ -249,18 +249,18 @@ describe('drawing', () => {
   it('from the front shows the left of the child on the right of the picture, from the back on the left', () => {
     const figure = figureOf('stand-point'); // the right arm points
     const hand = (facing: 'front' | 'back'): number => {
-      const extent = extentOf([figure], facing);
+      const extent = extentOf([figure], viewOf(facing));
       return Math.abs(extent.left) - Math.abs(extent.right);
     };
     const wave = figureOf('stand-wave');
-    expect(extentOf([wave], 'front').left).toBeLessThan(-Math.abs(extentOf([wave], 'front').right) + 0.02);
-    expect(extentOf([wave], 'back').right).toBeGreaterThan(Math.abs(extentOf([wave], 'back').left) - 0.02);
+    expect(extentOf([wave], viewOf('front')).left).toBeLessThan(-Math.abs(extentOf([wave], viewOf('front')).right) + 0.02);
+    expect(extentOf([wave], viewOf('back')).right).toBeGreaterThan(Math.abs(extentOf([wave], viewOf('back')).left) - 0.02);
     expect(hand('front')).toBeCloseTo(-hand('back'), 6);
   });
 
   it('stands a wall where hands or feet reach it', () => {
     const push = figureOf('wall-push');
-    const [wall] = propShapes(['wall'], push, 'side');
+    const [wall] = propShapes(['wall'], push, viewOf('side'));
     const at = wall?.lines[0]?.[0]?.[0] ?? 0;
     expect(at).toBeGreaterThan(push.leftArm.wrist[2]);
     expect(at - push.leftArm.fingers[2]).toBeLessThan(0.08);

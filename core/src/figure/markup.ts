@@ -1,4 +1,4 @@
-import { propShapes, shapesOf, type Facing, type Flat } from './draw.js';
+import { propShapes, shapesOf, type Flat, type View } from './draw.js';
 import type { Motion } from './motion.js';
 import type { Pose } from './pose.js';
 import { solve } from './solve.js';
@@ -17,23 +17,25 @@ export interface FigureInks {
 export interface FigureRoom {
   readonly left: number;
   readonly scale: number;
+  /** What stands on the floor of the square, in body lengths above the floor of the figure: 0 but for what is seen from above. */
+  readonly base: number;
 }
 
 /** The floor of the square of 100 in which a figure is drawn. */
 export const floorOfSquare = 93;
 
 /** The strokes of a figure in a pose, and of what the movement uses, as SVG elements in a square of 100; numbers and inks only. */
-export function figureMarkup(pose: Pose, motion: Motion, facing: Facing, room: FigureRoom, inks: FigureInks): string {
+export function figureMarkup(pose: Pose, motion: Motion, view: View, room: FigureRoom, inks: FigureInks): string {
   const figure = solve(pose);
   const at = ([right, up]: Flat): string =>
-    `${((right - room.left) * room.scale).toFixed(2)},${(floorOfSquare - up * room.scale).toFixed(2)}`;
+    `${((right - room.left) * room.scale).toFixed(2)},${(floorOfSquare - (up - room.base) * room.scale).toFixed(2)}`;
   const line = (points: readonly Flat[]): string => points.map(at).join(' ');
   const stroke = (points: readonly Flat[], ink: string, width: number, ends = 'round'): string =>
     `<polyline points="${line(points)}" stroke="${ink}" stroke-width="${width.toFixed(2)}" stroke-linecap="${ends}" stroke-linejoin="round" fill="none"/>`;
-  const things = propShapes(motion.props, figure, facing).flatMap(({ kind, lines }) =>
+  const things = propShapes(motion.props, figure, view).flatMap(({ kind, lines }) =>
     lines.map((points) => (kind === 'line' ? stroke(points, inks.line, 2.6) : stroke(points, inks.thing, 2))),
   );
-  const body = shapesOf(figure, facing).map((shape) => {
+  const body = shapesOf(figure, view).map((shape) => {
     const ink = shape.side === 'far' ? inks.far : inks.near;
     if (shape.kind === 'disc') {
       const [x, y] = at(shape.at).split(',');

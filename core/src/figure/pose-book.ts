@@ -23,6 +23,9 @@ const written: Readonly<Record<string, WrittenPose>> = {
 /** The names of all base poses. */
 export const poseNames: readonly string[] = Object.keys(written);
 
+/** @returns a base pose as it is written; null for a name that no pose has. */
+export const writtenPose = (name: string): WrittenPose | null => written[name] ?? null;
+
 const settledByName = new Map<string, Pose>();
 
 /** @returns a base pose by its name, settled on the floor; null for a name that no pose has. */

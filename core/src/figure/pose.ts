@@ -82,10 +82,27 @@ export interface WrittenPose {
   readonly rightLeg?: Partial<LimbAngles>;
   /** What the pose stands on: it leans until the weight is above it. */
   readonly on?: 'feet' | 'leftFoot' | 'rightFoot';
+  /** Leans from the ankles with the whole body, or with the standing leg alone, so that the trunk stays as it is written. */
+  readonly leans?: 'body' | 'leg';
   /** Parts that carry the body together: `by` is turned until both touch the floor. */
   readonly level?: readonly Levelling[];
+  /** What hands and feet touch or reach; their angles say which way elbows and knees go, and are followed as far as that leaves them free. */
+  readonly touch?: Partial<Readonly<Record<TouchingPart, Target>>>;
   readonly props?: readonly Prop[];
 }
+
+/** What touches: the palm, the ball of the foot. */
+export type TouchingPart = 'hands' | 'leftHand' | 'rightHand' | 'feet' | 'leftFoot' | 'rightFoot';
+
+type Sided = 'Hip' | 'Thigh' | 'Knee' | 'Shin' | 'Ankle' | 'Foot' | 'Heel' | 'Toes' | 'Shoulder' | 'Elbow' | 'Forearm' | 'Wrist' | 'Hand';
+
+/** A part of the body – `own` and `other` are the sides of what touches –, or a point seen from the chest, in body lengths. */
+export type Target =
+  | `${'left' | 'right' | 'own' | 'other'}${Sided}`
+  | 'belly'
+  | 'chest'
+  | 'head'
+  | { readonly ahead: number; readonly up?: number; readonly left?: number };
 
 /** An angle that follows from another condition than itself. */
 export type Turn = 'pitch' | 'roll' | `${LimbName | 'arms' | 'legs'}.${keyof LimbAngles}`;

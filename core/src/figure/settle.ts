@@ -1,3 +1,4 @@
+import { inContact } from './contact.js';
 import { completePose, type LimbAngles, type LimbName, type Pose, type Turn, type WrittenPose } from './pose.js';
 import { heightBetween, leanOver } from './solve.js';
 
@@ -8,7 +9,8 @@ const stepDegrees = 1;
 /**
  * The pose that is meant: parts that carry the body together are brought to one floor, and what stands leans until its weight
  * is above its feet.
- * @throws Error where no turn within 60 degrees does it: a pose that ships is wrong then.
+ * @throws Error where no turn within 60 degrees does it, ContactError where a limb does not come to what it touches: a pose that ships is
+ * wrong then.
  */
 export function settled(written: WrittenPose): Pose {
   const level = (pose: Pose): Pose =>
@@ -16,18 +18,24 @@ export function settled(written: WrittenPose): Pose {
       (current, { of, with: other, by }) => turnedUntil(current, by, (at) => heightBetween(at, of, other)),
       pose,
     );
-  return balanced(level(completePose(written)), written.on);
+  // who leans may move what is touched
+  return inContact(balanced(inContact(level(completePose(written)), written), written), written);
 }
 
-function balanced(pose: Pose, on: WrittenPose['on']): Pose {
+function balanced(pose: Pose, { on, leans = 'body' }: WrittenPose): Pose {
   if (on === undefined) return pose;
   const sideways =
     on === 'feet' ? pose : turnedUntil(pose, on === 'leftFoot' ? 'leftLeg.abduct' : 'rightLeg.abduct', (at) => leanOver(at, on, 'x'));
-  return turnedUntil(sideways, 'lean', (at) => leanOver(at, on, 'z'));
+  return turnedUntil(sideways, leans === 'leg' && on !== 'feet' ? `${on === 'leftFoot' ? 'leftLeg' : 'rightLeg'}.lean` : 'lean', (at) =>
+    leanOver(at, on, 'z'),
+  );
 }
 
+/** What leans from an ankle: the whole body, or one leg under a trunk that stays. */
+type Lean = 'lean' | 'leftLeg.lean' | 'rightLeg.lean';
+
 /** @returns the pose with the angle nearest to its own at which `wanted` is 0. */
-function turnedUntil(pose: Pose, by: Turn | 'lean', wanted: (pose: Pose) => number): Pose {
+function turnedUntil(pose: Pose, by: Turn | Lean, wanted: (pose: Pose) => number): Pose {
   const begun = angleOf(pose, by);
   const at = (angle: number): number => wanted(withAngle(pose, by, angle));
   if (Math.abs(at(begun)) < 1e-9) return pose;
@@ -57,14 +65,21 @@ function limbsOf(by: Turn): { readonly limbs: readonly LimbName[]; readonly angl
   return { limbs: limb === 'legs' ? ['leftLeg', 'rightLeg'] : [limb], angle };
 }
 
-function angleOf(pose: Pose, by: Turn | 'lean'): number {
+function angleOf(pose: Pose, by: Turn | Lean): number {
+  if (by === 'leftLeg.lean' || by === 'rightLeg.lean') return pose[by === 'leftLeg.lean' ? 'leftLeg' : 'rightLeg'].flex;
   if (by === 'lean' || by === 'pitch') return pose.root.pitch;
   if (by === 'roll') return pose.root.roll;
   const { limbs, angle } = limbsOf(by);
   return pose[limbs[0] ?? 'leftLeg'][angle];
 }
 
-function withAngle(pose: Pose, by: Turn | 'lean', degrees: number): Pose {
+function withAngle(pose: Pose, by: Turn | Lean, degrees: number): Pose {
+  if (by === 'leftLeg.lean' || by === 'rightLeg.lean') {
+    // the leg leans from the ankle, the sole stays flat
+    const limb = by === 'leftLeg.lean' ? 'leftLeg' : 'rightLeg';
+    const leg = pose[limb];
+    return { ...pose, [limb]: { ...leg, flex: degrees, end: leg.end + degrees - leg.flex } };
+  }
   if (by === 'lean') {
     // the whole body leans from the ankles, the soles stay flat
     const lean = degrees - pose.root.pitch;

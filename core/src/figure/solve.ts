@@ -70,7 +70,7 @@ function trunkRotation({ flex, bend, twist }: TrunkAngles): Rotation {
 }
 
 /** @param side 1 for the left, -1 for the right. */
-function limbRotation({ flex, abduct, rotate }: LimbAngles, side: 1 | -1): Rotation {
+export function limbRotation({ flex, abduct, rotate }: LimbAngles, side: 1 | -1): Rotation {
   return after(aboutX(-flex), after(aboutZ(side * abduct), aboutY(side * rotate)));
 }
 
@@ -103,8 +103,15 @@ function solveLeg(angles: LimbAngles, pelvis: Vector, root: Rotation, side: 1 | 
   };
 }
 
+/** How the parts of the trunk are turned: what legs hang from, and what arms hang from. */
+export function trunkRotations(pose: Pose): { readonly root: Rotation; readonly high: Rotation } {
+  const { pitch, roll, yaw } = pose.root;
+  const root = after(aboutY(yaw), after(aboutX(pitch), aboutZ(-roll)));
+  return { root, high: after(after(root, trunkRotation(pose.low)), trunkRotation(pose.high)) };
+}
+
 /** Forward kinematics: joint positions with the pelvis at the origin. */
-function placed(pose: Pose): SolvedFigure {
+export function placedFigure(pose: Pose): SolvedFigure {
   const { pitch, roll, yaw } = pose.root;
   const root = after(aboutY(yaw), after(aboutX(pitch), aboutZ(-roll)));
   const pelvis: Vector = [0, 0, 0];
@@ -234,7 +241,7 @@ export function centreOfMass(figure: SolvedFigure): Vector {
  * it; the middle of its weight is at x = z = 0.
  */
 export function solve(pose: Pose): SolvedFigure {
-  const figure = placed(pose);
+  const figure = placedFigure(pose);
   const mass = centreOfMass(figure);
   const by: Vector = [-mass[0], pose.lift - lowestOf(figure), -mass[2]];
   const arm = (one: Arm): Arm => ({
@@ -269,7 +276,7 @@ const easy = { from: 0.3, to: 0.6 } as const;
 
 /** How far the middle of the body's weight is ahead of (z), or to the left of (x), where a part carries it at ease; 0 within. */
 export function leanOver(pose: Pose, bearing: Bearing, axis: 'x' | 'z'): number {
-  const figure = placed(pose);
+  const figure = placedFigure(pose);
   const points = touches(figure, bearing).map(([point]) => point[axis === 'x' ? 0 : 2]);
   const [back, front] = [Math.min(...points), Math.max(...points)];
   const mass = centreOfMass(figure)[axis === 'x' ? 0 : 2];
@@ -279,6 +286,6 @@ export function leanOver(pose: Pose, bearing: Bearing, axis: 'x' | 'z'): number 
 
 /** How much higher one part is than another; 0 when both touch the same floor. */
 export function heightBetween(pose: Pose, of: Bearing, other: Bearing): number {
-  const figure = placed(pose);
+  const figure = placedFigure(pose);
   return heightOf(figure, of) - heightOf(figure, other);
 }

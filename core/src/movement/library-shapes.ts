@@ -1,3 +1,4 @@
+import { facings } from '../figure/draw.js';
 import { adultNeeds, framings, littleRoomWays, marks, surfaces, tierNames } from './movement.js';
 import { hazards } from './hazard.js';
 import { postures } from './posture.js';
@@ -114,7 +115,7 @@ export const fieldShapes: Readonly<Record<string, Shape>> = {
   stages: listOf(fieldsOf({ name: text, see: text }), 20),
   prerequisites: listOf(prerequisite),
   faults: listOf(fieldsOf({ slug, name: text, fix: text, stops: flag })),
-  view: orNull(fieldsOf({ facing: oneOf(['front', 'side', 'back']), framing: wordOf(framings) })),
+  view: orNull(fieldsOf({ facing: oneOf(facings), framing: wordOf(framings) })),
   equipmentStandIns: mapOf(listOf(text)),
   needs: fieldsOf(
     {

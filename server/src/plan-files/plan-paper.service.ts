@@ -13,6 +13,7 @@ import {
   motionOf,
   paceOf,
   roomFor,
+  viewOf,
   safetyTalkOf,
   sidesText,
   timeOfDay,
@@ -152,8 +153,8 @@ function cueOf({ item, movement }: TimedItem): string {
 function picture(movement: Movement, size: number): Cell {
   const motion = motionOf(movement.figure);
   if (!motion) return '';
-  const facing = movement.view?.facing ?? 'front';
-  const markup = figureMarkup(motion.still, motion, facing, roomFor(motion, facing, 'poses'), inks);
+  const view = viewOf(movement.view?.facing ?? 'front');
+  const markup = figureMarkup(motion.still, motion, view, roomFor(motion, view, 'poses'), inks);
   return { svg: `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100">${markup}</svg>`, width: size, height: size };
 }
 

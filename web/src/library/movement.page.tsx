@@ -4,17 +4,17 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { MovementResponse } from '@leiter/contract';
-import { effortWord, tierNames, type Library, type Movement } from '@leiter/core';
+import { effortWord, tierNames, type Library, type Movement, type Prerequisite } from '@leiter/core';
 import { lazy, Suspense, type ReactNode, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useSession } from '../queries/session.queries';
 import { useProgrammeName } from '../queries/syllabus.queries';
-import { Figure } from '../shared/figure';
+import { TurnableFigure } from '../shared/turnable-figure';
 import { MovementNeeds } from './parts/movement-needs';
 import { Loaded, Message, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
 import { onPhone } from '../shared/screen';
-import { kindWords } from '../shared/words';
+import { adultWords, kindWords, markWords } from '../shared/words';
 import { MovementDialog } from './parts/movement-dialog';
 import { OwnCue } from './parts/own-cue';
 import { cuesOf, putMovementAway, useLibrary, useMovements } from '../queries/library.queries';
@@ -73,7 +73,7 @@ function MovementView({ movement, library }: { readonly movement: MovementRespon
             [onPhone]: { gridTemplateColumns: '1fr', justifyItems: 'start' },
           }}
         >
-          <Figure movement={movement} size={230} isDecoration={false} />
+          <TurnableFigure movement={movement} size={230} />
           <Box>
             <Typography sx={{ fontSize: 18 }}>{movement.plainMeaning}</Typography>
             {movement.picture !== null && <Typography sx={{ color: palette.soft }}>“{movement.picture}”</Typography>}
@@ -91,7 +91,7 @@ function MovementView({ movement, library }: { readonly movement: MovementRespon
           </Box>
         </Box>
         <StageLadder stages={movement.stages} />
-        <Versions movement={movement} />
+        <Versions movement={movement} library={library} />
         <Part title={t`Faults and what mends them`} list={movement.faults}>
           {(fault) => (
             <>
@@ -215,7 +215,17 @@ function StageLadder({ stages }: { readonly stages: Movement['stages'] }) {
 }
 
 /** What the children do who do it easier, as it is, or harder: side by side. */
-function Versions({ movement }: { readonly movement: Movement }) {
+/** What has to be known before a version: `Forward roll, “Roll on the flat”: alone`. */
+function askedWords({ movement: slug, stage, mark }: Prerequisite, library: Library): string {
+  const asked = library.get(slug);
+  const name = stage === undefined ? undefined : asked?.stages[stage - 1]?.name;
+  return t`${asked?.name ?? slug}${name === undefined ? '' : t`, “${name}”`}: ${markWords[mark]}`;
+}
+
+function Versions({ movement, library }: { readonly movement: Movement; readonly library: Library }) {
+  const syllabuses = useSyllabuses().data ?? [];
+  const gradeName = (slug: string): string =>
+    syllabuses.flatMap(({ grades }) => grades).find((grade) => grade.slug === slug)?.name ?? slug.replaceAll('-', ' ');
   const versions = tierNames.flatMap((name) => (movement.tiers[name] ? [{ name, tier: movement.tiers[name] }] : []));
   if (versions.length === 0) return null;
   return (
@@ -230,10 +240,16 @@ function Versions({ movement }: { readonly movement: Movement }) {
             {tier.fromGrade !== null && (
               <span style={{ color: palette.soft }}>
                 {' '}
-                <Trans>from {tier.fromGrade.replaceAll('-', ' ')}</Trans>
+                <Trans>from {gradeName(tier.fromGrade)}</Trans>
               </span>
             )}
             <Box>{tier.what}</Box>
+            {(tier.prerequisites ?? []).map((asked) => (
+              <Box key={asked.movement} sx={{ color: palette.soft, fontSize: 14 }}>
+                {t`after ${askedWords(asked, library)}`}
+              </Box>
+            ))}
+            {tier.adult !== undefined && <Box sx={{ color: palette.soft, fontSize: 14 }}>{t`adult: ${adultWords[tier.adult]}`}</Box>}
           </Box>
         ))}
       </Box>

@@ -1,4 +1,16 @@
-import { figureMarkup, motionOf, poseAt, roomFor, type Facing, type FigureRoom, type Motion, type Movement, type Pose } from '@leiter/core';
+import {
+  figureMarkup,
+  levelElevation,
+  motionOf,
+  poseAt,
+  roomFor,
+  viewOf,
+  type FigureRoom,
+  type Motion,
+  type Movement,
+  type Pose,
+  type View,
+} from '@leiter/core';
 import { memo, useEffect, useMemo, useState } from 'react';
 import { palette } from './palette';
 
@@ -23,24 +35,26 @@ interface Props {
   readonly isDecoration?: boolean;
   /** Where it stands in a larger drawing, which has its own floor. */
   readonly place?: { readonly x: number; readonly y: number };
+  /** From where it is seen, where that is not as its entry says. */
+  readonly from?: View;
 }
 
 /** A movement as a drawn child, made from joint angles: still where it is small, moving at the movement's tempo where it is large. */
-export const Figure = memo(function Figure({ movement, size, tone = 'day', behind, isDecoration = true, place }: Props) {
+export const Figure = memo(function Figure({ movement, size, tone = 'day', behind, isDecoration = true, place, from }: Props) {
   const motion = useMemo(() => motionNamed(movement?.figure ?? []), [movement?.figure]);
-  const facing = movement?.view?.facing ?? 'front';
+  const view = from ?? viewOf(movement?.view?.facing ?? 'front');
   const isMoving = size >= leastMovingPixels && motion !== null && motion.poses.length > 1;
   const pose = useMovingPose(motion, isMoving, roundSeconds(movement?.dose, motion));
-  const room = useMemo(() => (motion ? roomFor(motion, facing, isMoving ? 'between' : 'poses') : null), [motion, facing, isMoving]);
+  const room = useMemo(() => (motion ? roomFor(motion, view, isMoving ? 'between' : 'poses') : null), [motion, view, isMoving]);
   const colour = { ...colours[tone], ...(behind === undefined ? {} : { paper: behind }) };
   const words = isDecoration ? ({ 'aria-hidden': true } as const) : ({ role: 'img', 'aria-label': movement?.plainMeaning ?? '' } as const);
   return (
     <svg width={size} height={size} viewBox="0 0 100 100" {...place} {...words} style={{ flexShrink: 0, display: 'block' }}>
-      {!place && (
+      {!place && view.elevation <= levelElevation && (
         <line x1="4" x2="96" y1="93.6" y2="93.6" stroke={colour.floor} strokeWidth={Math.max(1.2, 130 / size)} strokeLinecap="round" />
       )}
       {/* strokes as markup, made of our own numbers: a tenth of the cost of an element each, in lists of hundreds */}
-      {pose && motion && room && <g dangerouslySetInnerHTML={{ __html: strokes({ pose, motion, facing, room, colour }) }} />}
+      {pose && motion && room && <g dangerouslySetInnerHTML={{ __html: strokes({ pose, motion, view, room, colour }) }} />}
     </svg>
   );
 });
@@ -62,25 +76,28 @@ function motionNamed(names: readonly string[]): Motion | null {
 interface Drawing {
   readonly pose: Pose;
   readonly motion: Motion;
-  readonly facing: Facing;
+  readonly view: View;
   readonly room: FigureRoom;
   readonly colour: (typeof colours)[Tone];
 }
 
 const stills = new Map<string, string>();
+const mostStills = 2000;
 
 /** The strokes of a figure as SVG; those of poses that stand still are kept. */
 function strokes(drawing: Drawing): string {
-  const { pose, motion, facing, room, colour } = drawing;
+  const { pose, motion, view, room, colour } = drawing;
   if (pose !== motion.still) return drawn(drawing);
-  const key = [motionKeys.get(motion), facing, room.left, room.scale, colour.near, colour.paper].join();
+  const key = [motionKeys.get(motion), view.azimuth, view.elevation, room.left, room.scale, colour.near, colour.paper].join();
   const known = stills.get(key) ?? drawn(drawing);
+  // one that is turned is seen from everywhere
+  if (stills.size >= mostStills) stills.clear();
   stills.set(key, known);
   return known;
 }
 
-function drawn({ pose, motion, facing, room, colour }: Drawing): string {
-  return figureMarkup(pose, motion, facing, room, { ...colour, line: palette.primary });
+function drawn({ pose, motion, view, room, colour }: Drawing): string {
+  return figureMarkup(pose, motion, view, room, { ...colour, line: palette.primary });
 }
 
 /** One round takes about as long as one repetition; a hold moves slowly into its shape. */

@@ -1,5 +1,5 @@
 import { plural, t } from '@lingui/core/macro';
-import type { Help, Mark, MovementKind, SectionKind, StandingName, Surface, TeachingStyle, Way } from '@leiter/core';
+import type { AdultNeed, Help, Mark, MovementKind, SectionKind, StandingName, Surface, TeachingStyle, Way } from '@leiter/core';
 import { DateTime } from 'luxon';
 
 export const markWords: Readonly<Record<Mark, string>> = {
@@ -122,3 +122,11 @@ export function daysAway(days: number): string {
     ? plural(-days, { one: '# day ago', other: '# days ago' })
     : plural(Math.floor(-days / 7), { one: '# week ago', other: '# weeks ago' });
 }
+
+/** Who has to be there for a movement. */
+export const adultWords: Readonly<Record<AdultNeed, string>> = {
+  none: t`nobody`,
+  'at-hand': t`an adult at hand`,
+  'hands-on': t`an adult who helps with the hands`,
+  'in-person': t`only in person, somebody trained`,
+};

@@ -76,6 +76,23 @@ export const allFoursPoses = {
     neck: { flex: -4 },
     level: [{ of: 'hands', with: 'feet', by: 'pitch' }],
   },
+  'plank-tap': {
+    pitch: 74,
+    legs: { flex: 0, abduct: 10, end: -14 },
+    leftArm: { flex: 74, end: 88 },
+    rightArm: { flex: 60, abduct: -10, bend: 120 },
+    neck: { flex: -4 },
+    level: [{ of: 'leftHand', with: 'feet', by: 'pitch' }],
+    touch: { rightHand: 'leftShoulder' },
+  },
+  'plank-shrug': {
+    pitch: 78,
+    legs: { flex: 0, end: -14 },
+    high: { flex: 16 },
+    arms: { flex: 92, end: 88 },
+    neck: { flex: -4 },
+    level: [{ of: 'hands', with: 'feet', by: 'pitch' }],
+  },
   'plank-elbows': {
     pitch: 82,
     legs: { flex: 0, end: -14 },

@@ -28,3 +28,14 @@ export function flat(forward: Degrees, bend: Degrees, pitch: Degrees = 0): Pick<
 export function turnedOut(lift: Degrees, out: Degrees, bend: Degrees): LimbAngles {
   return pointing(lift, out, bend, lift - bend);
 }
+
+/** Lying on the back, turned `turn` degrees about one's own length to the left side: pitch, roll and yaw of the pelvis that do it. */
+export function lyingTurned(turn: Degrees): { readonly pitch: Degrees; readonly roll: Degrees; readonly yaw: Degrees } {
+  const degrees = 180 / Math.PI;
+  const r = after(aboutX(-90), aboutY(turn));
+  return {
+    pitch: Math.asin(Math.max(-1, Math.min(1, -r[5]))) * degrees,
+    yaw: Math.atan2(r[2], r[8]) * degrees,
+    roll: -Math.atan2(r[3], r[4]) * degrees,
+  };
+}

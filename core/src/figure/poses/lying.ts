@@ -1,5 +1,5 @@
 import type { WrittenPose } from '../pose.js';
-import { pointing } from './limbs.js';
+import { lyingTurned, pointing } from './limbs.js';
 
 /** On the back, on the front, on the side, and what one lifts from there. */
 export const lyingPoses = {
@@ -16,15 +16,17 @@ export const lyingPoses = {
     arms: { flex: 14, abduct: 14, rotate: -78, bend: 84 },
     legs: { flex: 52, bend: 104 },
     level: [{ of: 'feet', with: 'seat', by: 'legs.bend' }],
+    touch: { hands: 'belly' },
   },
-  'boat-hold': { pitch: -80, low: { flex: 4 }, high: { flex: 18 }, neck: { flex: 20 }, arms: { flex: 178 }, legs: { flex: 12, end: 66 } },
+  'boat-hold': { pitch: -80, low: { flex: 4 }, high: { flex: 18 }, neck: { flex: 20 }, arms: { flex: 178 }, legs: { flex: 12, end: 78 } },
+  'boat-rocked': { pitch: -64, low: { flex: 4 }, high: { flex: 18 }, neck: { flex: 20 }, arms: { flex: 178 }, legs: { flex: 12, end: 78 } },
   'boat-hold-arms-side': {
     pitch: -80,
     low: { flex: 4 },
     high: { flex: 18 },
     neck: { flex: 20 },
     arms: { flex: 14 },
-    legs: { flex: 14, end: 66 },
+    legs: { flex: 14, end: 78 },
   },
   'tuck-hug': {
     pitch: -104,
@@ -32,6 +34,7 @@ export const lyingPoses = {
     neck: { flex: 30 },
     legs: { flex: 140, bend: 136, end: 40 },
     arms: { flex: 84, bend: 30 },
+    touch: { hands: 'ownShin' },
   },
   'tuck-on-shoulders': {
     pitch: -152,
@@ -39,6 +42,7 @@ export const lyingPoses = {
     neck: { flex: 50 },
     legs: { flex: 134, bend: 130, end: 50 },
     arms: { flex: 96, bend: 20 },
+    touch: { hands: 'ownShin' },
   },
   'rock-hands-flat': {
     pitch: -146,
@@ -47,7 +51,13 @@ export const lyingPoses = {
     legs: { flex: 128, bend: 120, end: 50 },
     arms: { flex: 158, bend: 130, end: 80 },
   },
-  'happy-baby': { pitch: -96, legs: { ...pointing(118, 34, 88, 0) }, arms: { flex: 104, abduct: 16 }, neck: { flex: 10 } },
+  'happy-baby': {
+    pitch: -96,
+    legs: { ...pointing(118, 34, 88, 0) },
+    arms: { flex: 104, abduct: 16 },
+    neck: { flex: 10 },
+    touch: { hands: 'ownShin' },
+  },
   'hip-lift': {
     pitch: -118,
     legs: { flex: 4, bend: 82 },
@@ -83,21 +93,30 @@ export const lyingPoses = {
     legs: { flex: 46, bend: 98 },
     level: [{ of: 'feet', with: 'seat', by: 'legs.bend' }],
   },
-  'supine-twist': { pitch: -90, arms: { abduct: 86 }, low: { twist: -24 }, legs: { flex: 88, bend: 90, abduct: 0 } },
+  'supine-twist': {
+    ...lyingTurned(72),
+    arms: { abduct: 84 },
+    low: { twist: -34 },
+    high: { twist: -38 },
+    neck: { twist: -10 },
+    legs: { flex: 88, bend: 90 },
+  },
   'figure-four': {
     pitch: -90,
-    leftLeg: { flex: 92, bend: 90 },
-    rightLeg: { ...pointing(92, 60, 104, 0, 40) },
+    leftLeg: { flex: 116, bend: 96 },
+    rightLeg: { ...pointing(112, 60, 104, 0, 40) },
     arms: { flex: 78, bend: 20 },
     neck: { flex: 10 },
+    touch: { rightFoot: 'leftThigh', hands: 'leftThigh' },
   },
   candle: {
     pitch: -182,
     low: { flex: 4 },
     high: { flex: 44 },
     neck: { flex: 58 },
-    legs: { end: 66 },
+    legs: { end: 78 },
     arms: { flex: -44, abduct: 14, bend: 88 },
+    touch: { hands: 'ownHip' },
   },
   plough: {
     pitch: -196,
@@ -115,6 +134,25 @@ export const lyingPoses = {
     neck: { flex: -30 },
     arms: { flex: 186, end: 84 },
     legs: { flex: -24, bend: 74, end: 10 },
+    level: [{ of: 'hands', with: 'feet', by: 'pitch' }],
+  },
+  'bridge-leg-up': {
+    pitch: -106,
+    low: { flex: -38 },
+    high: { flex: -40 },
+    neck: { flex: -30 },
+    arms: { flex: 186, end: 84 },
+    leftLeg: { flex: -24, bend: 74, end: 10 },
+    rightLeg: { flex: 62, end: 78 },
+    level: [{ of: 'hands', with: 'leftFoot', by: 'pitch' }],
+  },
+  'bridge-rocked': {
+    pitch: -112,
+    low: { flex: -34 },
+    high: { flex: -44 },
+    neck: { flex: -30 },
+    arms: { flex: 200, end: 84 },
+    legs: { flex: -30, bend: 44, end: 34 },
     level: [{ of: 'hands', with: 'feet', by: 'pitch' }],
   },
   'bridge-on-head': {
@@ -139,11 +177,19 @@ export const lyingPoses = {
   'prone-arms-up': { pitch: 90, arms: { flex: 176 }, legs: { end: 74 } },
   'arch-hold': {
     pitch: 84,
-    low: { flex: -12 },
-    high: { flex: -20 },
-    neck: { flex: -14 },
-    arms: { flex: 190 },
-    legs: { flex: -16, end: 72 },
+    low: { flex: -8 },
+    high: { flex: -12 },
+    neck: { flex: -6 },
+    arms: { flex: 184 },
+    legs: { flex: -10, end: 76 },
+  },
+  'arch-rocked': {
+    pitch: 70,
+    low: { flex: -8 },
+    high: { flex: -12 },
+    neck: { flex: -6 },
+    arms: { flex: 184 },
+    legs: { flex: -10, end: 78 },
   },
   seal: {
     pitch: 84,
@@ -166,9 +212,27 @@ export const lyingPoses = {
   'quad-stretch-prone': {
     pitch: 90,
     leftLeg: { end: 74 },
-    rightLeg: { flex: 0, bend: 130, end: 40 },
+    rightLeg: { flex: -6, bend: 152, end: 60 },
+    high: { flex: -10 },
     leftArm: { flex: 150, bend: 60 },
     rightArm: { flex: -44, bend: 10 },
+    touch: { rightHand: 'rightAnkle' },
+  },
+  'side-fall': {
+    ...lyingTurned(-76),
+    neck: { flex: 24, bend: 20 },
+    high: { bend: 6 },
+    leftArm: { flex: 20, abduct: -8, bend: 40 },
+    rightArm: { flex: 46, abduct: -4 },
+    leftLeg: { flex: 46, bend: 76, end: 10 },
+    rightLeg: { flex: 12, bend: 8, end: 20 },
+  },
+  'back-fall': {
+    pitch: -98,
+    spine: { flex: 10 },
+    neck: { flex: 44 },
+    arms: { flex: -14, abduct: 44 },
+    legs: { flex: 112, bend: 104, end: 30 },
   },
   'side-lying': { roll: -90, leftArm: { abduct: 10 }, rightArm: { abduct: 170 }, legs: { end: 30 } },
   'side-lying-leg-up': { roll: -90, leftArm: { flex: 40, bend: 60 }, rightArm: { abduct: 170 }, leftLeg: { abduct: 46, end: 30 } },

@@ -12,7 +12,8 @@ export const sittingPoses = {
   },
   'long-sit-arms-up': { legs: { flex: 90, end: 60 }, arms: { flex: 178 } },
   'seated-fold': { pitch: 38, legs: { flex: 128, end: 10 }, spine: { flex: 20 }, neck: { flex: 6 }, arms: { flex: 152 } },
-  'straddle-sit': { legs: { ...pointing(90, 58, 0, 56) }, arms: { abduct: 86 } },
+  'straddle-sit': { legs: { ...pointing(90, 58, 0, 70) }, arms: { abduct: 86 } },
+  'straddle-lifted': { pitch: -12, legs: { ...pointing(106, 52, 0, 78) }, arms: { flex: 36, abduct: 6, end: 60 }, spine: { flex: 10 } },
   'straddle-fold': { pitch: 44, legs: { flex: 134, abduct: 52, end: 40 }, spine: { flex: 14 }, arms: { flex: 150 }, neck: { flex: -10 } },
   'straddle-side': {
     legs: { ...pointing(90, 58, 0, 40) },
@@ -24,14 +25,27 @@ export const sittingPoses = {
   },
   'tuck-sit': {
     pitch: -10,
-    legs: { flex: 122, bend: 118, end: 40 },
+    legs: { flex: 122, bend: 118, end: 66 },
     arms: { flex: 62, bend: 36 },
     spine: { flex: 4 },
     level: [{ of: 'feet', with: 'seat', by: 'legs.bend' }],
+    touch: { hands: 'ownShin' },
   },
-  'tuck-sit-lifted': { pitch: -34, legs: { flex: 124, bend: 120, end: 60 }, arms: { flex: 70, bend: 30 }, spine: { flex: 10 } },
-  butterfly: { legs: { ...pointing(78, 54, 126, 20, 68) }, arms: pointing(34, 24, 30), spine: { flex: 4 } },
-  'cross-sit': { legs: { ...pointing(74, 50, 134, 24, 66) }, arms: pointing(30, 36, 40) },
+  'tuck-sit-lifted': {
+    pitch: -34,
+    legs: { flex: 124, bend: 120, end: 60 },
+    arms: { flex: 70, bend: 30 },
+    spine: { flex: 10 },
+    touch: { hands: 'ownShin' },
+  },
+  butterfly: {
+    legs: { ...pointing(78, 54, 126, 20, 68) },
+    arms: pointing(34, 24, 30),
+    pitch: 12,
+    spine: { flex: 12 },
+    touch: { hands: 'ownShin' },
+  },
+  'cross-sit': { legs: { ...pointing(74, 50, 134, 24, 66) }, arms: pointing(30, 36, 40), touch: { hands: 'ownThigh' } },
   'cross-sit-arms-up': { legs: { ...pointing(74, 50, 134, 24, 66) }, arms: { flex: 174, abduct: 6 } },
   'cross-sit-hands-together': { legs: { ...pointing(74, 50, 134, 24, 66) }, arms: pointing(36, 30, 96, 30, -58) },
   'seated-twist': {
@@ -41,8 +55,15 @@ export const sittingPoses = {
     neck: { twist: 30 },
     leftArm: { flex: -40, abduct: 24 },
     rightArm: pointing(54, 10, 20),
+    touch: { rightHand: 'leftThigh' },
   },
-  'v-sit': { pitch: -42, legs: { flex: 96, end: 66 }, arms: { flex: 56 }, spine: { flex: 4 } },
+  'v-sit': { pitch: -42, legs: { flex: 96, end: 78 }, arms: { flex: 56 }, spine: { flex: 4 } },
+  'long-sit-pointed': {
+    legs: { flex: 90, end: 78 },
+    arms: { flex: -26, abduct: 12, bend: 24, end: 40 },
+    level: [{ of: 'hands', with: 'seat', by: 'arms.bend' }],
+  },
+  'l-support': { pitch: -4, legs: { flex: 88, end: 78 }, arms: { flex: -2, abduct: 8, end: 8 } },
   'l-sit-hands-down': {
     legs: { flex: 90, end: 60 },
     arms: { flex: -4, abduct: 12, end: 30, bend: 26 },
@@ -68,14 +89,41 @@ export const sittingPoses = {
     level: [{ of: 'hands', with: 'feet', by: 'pitch' }],
   },
 
+  'floor-freeze': {
+    pitch: -70,
+    roll: 12,
+    leftLeg: { flex: 20, bend: 96, end: 4 },
+    rightLeg: { flex: 74, abduct: 10, end: 78 },
+    leftArm: { flex: 60, abduct: 50 },
+    rightArm: { flex: -64, abduct: 16, end: -50 },
+    neck: { flex: 30, twist: 20 },
+    level: [{ of: 'rightHand', with: 'leftFoot', by: 'pitch' }],
+  },
+  'crab-low': {
+    pitch: -84,
+    legs: { flex: 12, bend: 100, end: 2 },
+    arms: { flex: -62, bend: 60, end: -20 },
+    neck: { flex: 40 },
+    level: [{ of: 'hands', with: 'feet', by: 'pitch' }],
+  },
+
   kneel: { legs: kneeling, arms: { abduct: 6 }, level: [{ of: 'feet', with: 'knees', by: 'legs.bend' }] },
-  'kneel-sit': { pitch: 4, legs: { flex: 76, bend: 156, end: 74 }, arms: pointing(24, 12, 30) },
+  'kneel-sit': {
+    pitch: 4,
+    legs: { flex: 70, bend: 156, end: 74 },
+    arms: pointing(24, 12, 30),
+    level: [{ of: 'feet', with: 'knees', by: 'legs.bend' }],
+    touch: { hands: 'ownThigh' },
+  },
   'kneel-sit-bow': {
     pitch: 46,
-    legs: { flex: 124, bend: 156, end: 74 },
+    legs: { flex: 112, bend: 156, end: 74 },
     spine: { flex: 16 },
     arms: { flex: 96, bend: 40, end: 50 },
-    level: [{ of: 'hands', with: 'knees', by: 'arms.bend' }],
+    level: [
+      { of: 'feet', with: 'knees', by: 'legs.bend' },
+      { of: 'hands', with: 'knees', by: 'arms.bend' },
+    ],
   },
   'kneel-arms-up': { legs: kneeling, arms: { flex: 178 }, level: [{ of: 'feet', with: 'knees', by: 'legs.bend' }] },
   'kneel-lean-back': {
@@ -96,6 +144,7 @@ export const sittingPoses = {
     rightLeg: { flex: 90, bend: 90 },
     arms: pointing(40, 10, 40),
     level: [{ of: 'rightFoot', with: 'leftKnee', by: 'rightLeg.flex' }],
+    touch: { hands: 'rightThigh' },
   },
   'low-lunge': {
     leftLeg: { flex: -34, bend: 44, end: 76 },
@@ -103,6 +152,7 @@ export const sittingPoses = {
     arms: pointing(50, 14, 30),
     high: { flex: -6 },
     level: [{ of: 'rightFoot', with: 'leftKnee', by: 'rightLeg.flex' }],
+    touch: { hands: 'rightThigh' },
   },
   'half-split': {
     pitch: 26,
@@ -114,7 +164,7 @@ export const sittingPoses = {
   },
   split: {
     pitch: 8,
-    leftLeg: { flex: -78, end: 66 },
+    leftLeg: { flex: -78, end: 78 },
     rightLeg: { flex: 96, end: 60 },
     arms: { abduct: 84 },
     low: { flex: -6 },
@@ -123,7 +173,7 @@ export const sittingPoses = {
   },
   'split-on-blocks': {
     pitch: 10,
-    leftLeg: { flex: -58, bend: 22, end: 66 },
+    leftLeg: { flex: -58, bend: 22, end: 78 },
     rightLeg: { flex: 88, end: 40 },
     arms: { flex: 8, end: 40 },
     level: [{ of: 'rightFoot', with: 'leftKnee', by: 'rightLeg.flex' }],
@@ -137,10 +187,13 @@ export const sittingPoses = {
   },
   'shell-rest': {
     pitch: 70,
-    legs: { flex: 148, bend: 156, end: 76 },
+    legs: { flex: 138, bend: 156, end: 76 },
     spine: { flex: 18 },
     neck: { flex: 18 },
     arms: { flex: 172 },
-    level: [{ of: 'hands', with: 'knees', by: 'arms.flex' }],
+    level: [
+      { of: 'feet', with: 'knees', by: 'legs.bend' },
+      { of: 'hands', with: 'knees', by: 'arms.flex' },
+    ],
   },
 } satisfies Readonly<Record<string, WrittenPose>>;

@@ -5,13 +5,24 @@ import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { adultNeeds, framings, littleRoomWays, movementKinds, poseNames, postures, sectionKinds, type Library } from '@leiter/core';
+import {
+  adultNeeds,
+  facings,
+  framings,
+  littleRoomWays,
+  movementKinds,
+  poseNames,
+  postures,
+  sectionKinds,
+  type Facing,
+  type Library,
+} from '@leiter/core';
 import { useMemo, type ReactNode } from 'react';
 import { useController, useWatch, type Control } from 'react-hook-form';
 import { Figure } from '../../shared/figure';
 import { FormField } from '../../shared/form-field';
 import { palette } from '../../shared/palette';
-import { kindWords, sectionWords, surfaceWords } from '../../shared/words';
+import { adultWords, kindWords, sectionWords, surfaceWords } from '../../shared/words';
 import { factChoices, loadChoices, loadOf, loadWords, type FactsForm } from './movement-facts';
 import type { MovementForm } from './movement-form';
 
@@ -27,12 +38,13 @@ const sidesWords = {
   alternating: t`left and right in turn`,
   lead: t`the side one prefers`,
 } as const;
-const adultWords = {
-  none: t`nobody`,
-  'at-hand': t`an adult at hand`,
-  'hands-on': t`an adult who helps with the hands`,
-  'in-person': t`somebody trained, in person`,
-} as const;
+const facingWords: Readonly<Record<Facing, string>> = {
+  front: t`the front`,
+  quarter: t`between front and side`,
+  side: t`the side`,
+  back: t`the back`,
+  above: t`above`,
+};
 const quietWords = { quiet: t`quiet`, 'some-noise': t`some noise`, loud: t`loud: jumps and stamps` } as const;
 const homeWords = { yes: t`yes`, 'with-adult': t`with an adult`, no: t`no` } as const;
 const framingWords = { standing: t`standing`, floor: t`on the floor`, jump: t`jumping: room above`, travel: t`travelling` } as const;
@@ -174,8 +186,8 @@ export function FactsFields({ control, library, programmes }: Props) {
           control={control}
           name="facing"
           label={t`Seen from`}
-          options={['front', 'side', 'back'] as const}
-          words={plain}
+          options={facings}
+          words={(one) => facingWords[one]}
           empty={t`it does not matter`}
         />
         <One

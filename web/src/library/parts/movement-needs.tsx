@@ -6,7 +6,7 @@ import { ageBands, doseText, regionWord, type Library, type Movement } from '@le
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { FigureRow } from '../../shared/figure-row';
-import { surfaceWords } from '../../shared/words';
+import { adultWords, surfaceWords } from '../../shared/words';
 
 /** Dose, body, what it needs at home, how an adult helps, cautions: the right-hand column of a movement's page. */
 export function MovementNeeds({ movement, library }: { readonly movement: Movement; readonly library: Library }) {
@@ -56,7 +56,7 @@ export function MovementNeeds({ movement, library }: { readonly movement: Moveme
         {needs.equipment.map((thing) => (
           <FigureRow key={thing} label={thing} value={movement.equipmentStandIns[thing]?.join(t`, or `) ?? ''} />
         ))}
-        <FigureRow label={t`Adult`} value={needs.adult.replaceAll('-', ' ')} />
+        <FigureRow label={t`Adult`} value={adultWords[needs.adult]} />
         <FigureRow label={t`Noise`} value={needs.quiet.replaceAll('-', ' ')} />
         <FigureRow label={t`From`} value={plural(movement.leastAge, { one: '# year', other: '# years' })} />
       </Box>
