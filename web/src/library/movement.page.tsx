@@ -8,7 +8,7 @@ import { effortWord, tierNames, type Library, type Movement, type Prerequisite }
 import { lazy, Suspense, type ReactNode, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useSession } from '../queries/session.queries';
-import { useProgrammeName } from '../queries/syllabus.queries';
+import { useProgrammeName, useSyllabuses } from '../queries/syllabus.queries';
 import { TurnableFigure } from '../shared/turnable-figure';
 import { MovementNeeds } from './parts/movement-needs';
 import { Loaded, Message, Page, Panel } from '../shared/page';
