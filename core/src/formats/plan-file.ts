@@ -178,17 +178,20 @@ export function writtenPlan(
       ...(way ? { way } : {}),
       items: items.map((item) => taughtAs({ id: item.id, ...asItem(item) }, item)),
     })),
-    movements: [...used].flatMap((slug) => library.get(slug) ?? []),
+    // where they lead to is another matter: it would bring half the library along
+    movements: [...used].flatMap((slug) => {
+      const movement = library.get(slug);
+      return movement ? [{ ...movement, leadsTo: movement.leadsTo.filter((next) => used.has(next)) }] : [];
+    }),
   };
 }
 
-/** The movements that an entry names, without which it cannot be read. */
+/** The movements that an entry rests on, without which it cannot be read. */
 function namedBy(movement: Movement | undefined): readonly MovementSlug[] {
   if (!movement) return [];
   return [
     ...movement.prerequisites.map((one) => one.movement),
     ...Object.values(movement.tiers).flatMap((tier) => (tier.prerequisites ?? []).map((one) => one.movement)),
-    ...movement.leadsTo,
     ...movement.undoneBy,
     ...(movement.instead === null ? [] : [movement.instead]),
   ];

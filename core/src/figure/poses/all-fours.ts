@@ -67,6 +67,15 @@ export const allFoursPoses = {
     neck: { flex: 6 },
     level: [{ of: 'hands', with: 'feet', by: 'pitch' }],
   },
+  'low-base': {
+    pitch: 96,
+    leftLeg: { flex: 122, bend: 120, end: 50 },
+    rightLeg: { flex: 60, abduct: 20, bend: 10, end: 40 },
+    leftArm: { flex: 96, end: 84 },
+    rightArm: { flex: 100, bend: 30, end: 60 },
+    neck: { flex: -20 },
+    level: [{ of: 'leftHand', with: 'leftFoot', by: 'pitch' }],
+  },
   bunny: { pitch: 134, legs: { flex: 128, bend: 122, end: 50 }, arms: { flex: 158, end: 86 }, spine: { flex: 8 } },
   hill: { pitch: 128, legs: { flex: 78, end: -8 }, arms: { flex: 172, end: 70 }, level: [{ of: 'hands', with: 'feet', by: 'pitch' }] },
   plank: {

@@ -28,6 +28,16 @@ export const invertedPoses = {
     legs: { flex: 122, bend: 124, end: 60 },
     level: [{ of: 'hands', with: 'head', by: 'arms.bend' }],
   },
+  'baby-freeze': {
+    pitch: 104,
+    roll: 20,
+    spine: { flex: 14, bend: -10 },
+    neck: { flex: 30, bend: -20 },
+    leftLeg: { flex: 116, bend: 110, end: 50 },
+    rightLeg: { flex: 70, bend: 60, end: 60 },
+    leftArm: { flex: 96, bend: 80, end: 84, abduct: 8 },
+    rightArm: { flex: 120, bend: 40, end: 84 },
+  },
   'frog-balance': {
     pitch: 106,
     spine: { flex: 16 },

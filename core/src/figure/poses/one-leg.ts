@@ -1,6 +1,6 @@
 import type { WrittenPose } from '../pose.js';
 import { guard, highRound, onHips, round, side, sideways, up } from './arms.js';
-import { flat, pointing } from './limbs.js';
+import { flat, pointing, turnedOut } from './limbs.js';
 
 /** On one foot: the left one, so that the right leg works on the near side. */
 export const oneLegPoses = {
@@ -115,6 +115,41 @@ export const oneLegPoses = {
     neck: { flex: -4 },
     leftArm: { flex: 112 },
     rightArm: { abduct: 92, flex: -10 },
+    on: 'leftFoot',
+  },
+  fondu: {
+    ...side,
+    leftLeg: turnedOut(26, 44, 50),
+    rightLeg: { ...pointing(36, 62, 78, 78) },
+    touch: { rightFoot: 'leftAnkle' },
+    on: 'leftFoot',
+  },
+  penche: {
+    pitch: 60,
+    leftLeg: { flex: 60, rotate: 30 },
+    rightLeg: { flex: -50, rotate: 30, end: 78 },
+    low: { flex: -10 },
+    high: { flex: -12 },
+    neck: { flex: -16 },
+    leftArm: { flex: 120 },
+    rightArm: { abduct: 90 },
+    on: 'leftFoot',
+    leans: 'leg',
+  },
+  'attitude-front': {
+    leftArm: pointing(160, 62, 34, 0, -30),
+    rightArm: pointing(78, 72, 18, 0, -60),
+    leftLeg: { rotate: 36 },
+    rightLeg: { flex: 76, rotate: 70, bend: 62, end: 78 },
+    on: 'leftFoot',
+  },
+  layout: {
+    pitch: -20,
+    ...sideways,
+    leftLeg: flat(10, 20, -20),
+    rightLeg: { flex: 82, end: 78 },
+    low: { flex: -8 },
+    high: { flex: -12 },
     on: 'leftFoot',
   },
   attitude: {

@@ -157,6 +157,12 @@ export const standingPoses = {
     leftLeg: { rotate: 52, flex: 5, abduct: -7 },
     rightLeg: { rotate: 52, flex: -5, abduct: -7 },
   },
+  'fourth-position': {
+    leftArm: pointing(62, 42, 62, 0, -88),
+    rightArm: pointing(78, 72, 18, 0, -60),
+    leftLeg: { rotate: 52, flex: 14, abduct: -6, end: 14 },
+    rightLeg: { rotate: 52, flex: -14, abduct: -6, end: -14 },
+  },
   'fifth-position': { ...highRound, leftLeg: { rotate: 62, flex: 6, abduct: -11 }, rightLeg: { rotate: 62, flex: -6, abduct: -11 } },
   'plie-first': { ...round, legs: turnedOut(34, 52, 66) },
   'plie-second': { ...side, legs: turnedOut(44, 62, 62) },
@@ -213,6 +219,13 @@ export const standingPoses = {
     leftLeg: flat(6, 12),
     rightLeg: { flex: 20, bend: 44, abduct: 4, end: 26 },
     low: { bend: 5 },
+  },
+  'rock-forward': {
+    pitch: 12,
+    leftLeg: { ...flat(34, 44, 12), abduct: -6 },
+    rightLeg: { flex: -14, bend: 20, end: 20 },
+    arms: pointing(60, 30, 90, 0, -60),
+    low: { twist: 10 },
   },
   'groove-down': {
     pitch: 10,

@@ -53,8 +53,9 @@ export interface TeachPresses {
   readonly music: () => void;
 }
 
-/** A dialog has its own keys: Space presses what is in focus there, Tab goes on. */
-const ignoreEventWhen = ({ target }: KeyboardEvent): boolean => target instanceof Element && target.closest('[role="dialog"]') !== null;
+/** A dialog over the page has its own keys: Space presses what is in focus there, Tab goes on. What is open beside the stage has not. */
+const ignoreEventWhen = ({ target }: KeyboardEvent): boolean =>
+  target instanceof Element && target.closest('[role="dialog"][aria-modal="true"]') !== null;
 const outside = { ignoreEventWhen } as const;
 /** For keys that a browser would use otherwise, outside of dialogs. */
 export const prevented = { preventDefault: true, ignoreEventWhen } as const;
