@@ -275,3 +275,5 @@ export { flawed, flawOf, type Flaw } from './figure/flaw.js';
 export { ClapListener, clapSettings } from './voice/claps.js';
 export { doorListOf } from './versions/door-list.js';
 export { newBests } from './record/new-best.js';
+export { wordsOf as termWords, type Word, type WordLadder } from './terms/terms.js';
+export { quizOf, quizSettings, quizWays, type Question, type QuizWay } from './terms/quiz.js';

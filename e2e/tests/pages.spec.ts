@@ -22,6 +22,8 @@ const pageNames = [
   'syllabus',
   'library',
   'a movement',
+  'words',
+  'a quiz',
   'club',
   'one’s own page',
 ] as const;
@@ -52,6 +54,8 @@ async function addresses(page: Page): Promise<Readonly<Record<(typeof pageNames)
     syllabus: '/syllabus',
     library: '/library',
     'a movement': '/library/cartwheel',
+    words: '/terms/dance',
+    'a quiz': '/terms/martial-arts/quiz',
     club: '/club',
     'one’s own page': '/me',
   };

@@ -52,7 +52,7 @@ export function Shell() {
       for (const end of ends) end();
     };
   }, [personId]);
-  const isTeaching = /^\/classes\/[^/]+\/(teach|rehearse|beside)$/.test(location.pathname);
+  const isTeaching = /^\/(?:classes\/[^/]+\/(teach|rehearse|beside)|terms\/[^/]+\/quiz)$/.test(location.pathname);
   return (
     <Loaded query={session} what={t`club`}>
       {(signedIn) =>

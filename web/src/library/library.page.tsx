@@ -10,7 +10,7 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import type { MovementResponse, SyllabusResponse } from '@leiter/contract';
 import type { Movement } from '@leiter/core';
 import { useMemo, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { useOwnProgramme } from '../queries/groups.queries';
 import { useMay } from '../queries/may';
 import { useProgrammeName, useSyllabuses } from '../queries/syllabus.queries';
@@ -120,6 +120,7 @@ function LibraryPage() {
       }
     >
       <Filters
+        programme={part.startsWith('of ') ? part.slice('of '.length) : (ownProgramme ?? ladders.data?.[0]?.programme ?? 'dance')}
         movements={inPart}
         chosen={chosen}
         onChoose={setChosen}
@@ -176,11 +177,14 @@ function LibraryPage() {
 
 /** The questions at the left, each answer with the number that it would leave. */
 function Filters({
+  programme,
   movements,
   chosen,
   onChoose,
   onImport,
 }: {
+  /** Whose terms are a press away. */
+  readonly programme: string;
   readonly movements: readonly MovementResponse[];
   readonly chosen: ChosenFilters;
   readonly onChoose: (chosen: ChosenFilters) => void;
@@ -272,6 +276,9 @@ function Filters({
         </Button>
       )}
       <Box sx={{ borderTop: `1px solid ${palette.line}`, pt: 2, mt: 1, display: 'grid', gap: 1 }}>
+        <Button component={Link} to={`/terms/${programme}`} variant="outlined" size="small">
+          <Trans>Terms and quiz</Trans>
+        </Button>
         <Button component="a" href="/api/library/export" download="library.json" variant="outlined" size="small">
           <Trans>Export as a file</Trans>
         </Button>
