@@ -63,6 +63,14 @@ export const sittingPoses = {
     arms: { flex: -26, abduct: 12, bend: 24, end: 40 },
     level: [{ of: 'hands', with: 'seat', by: 'arms.bend' }],
   },
+  'tuck-support': { pitch: -6, legs: { flex: 112, bend: 118, end: 60 }, arms: { flex: -4, abduct: 8, end: 8 } },
+  'active-lift': {
+    pitch: 22,
+    leftLeg: { flex: 112, end: 78 },
+    rightLeg: { flex: 128, end: 78 },
+    spine: { flex: 8 },
+    arms: { flex: 74, abduct: 12, end: 40 },
+  },
   'l-support': { pitch: -4, legs: { flex: 88, end: 78 }, arms: { flex: -2, abduct: 8, end: 8 } },
   'l-sit-hands-down': {
     legs: { flex: 90, end: 60 },
@@ -98,6 +106,15 @@ export const sittingPoses = {
     rightArm: { flex: -64, abduct: 16, end: -50 },
     neck: { flex: 30, twist: 20 },
     level: [{ of: 'rightHand', with: 'leftFoot', by: 'pitch' }],
+  },
+  'crab-reach': {
+    pitch: -96,
+    legs: { flex: 4, bend: 92, end: 2 },
+    leftArm: { flex: -66, end: -60 },
+    rightArm: { flex: 172 },
+    high: { flex: -8 },
+    neck: { flex: -20 },
+    level: [{ of: 'leftHand', with: 'feet', by: 'pitch' }],
   },
   'crab-low': {
     pitch: -84,

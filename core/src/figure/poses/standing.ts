@@ -434,6 +434,28 @@ export const standingPoses = {
     level: [{ of: 'rightFoot', with: 'leftFoot', by: 'rightLeg.flex' }],
   },
   'turned-look': { yaw: 150, leftLeg: flat(14, 20), rightLeg: { flex: -8, bend: 12, end: -4 }, ...guard, neck: { twist: 70 }, on: 'feet' },
+  fence: {
+    leftLeg: { ...flat(20, 24), rotate: 8 },
+    rightLeg: { flex: -16, bend: 6, end: -20, rotate: 10 },
+    arms: { flex: 60, abduct: 14, bend: 50, end: 78 },
+    level: [{ of: 'rightFoot', with: 'leftFoot', by: 'rightLeg.flex' }],
+    touch: { leftHand: { ahead: 0.22, up: 0.02, left: 0.08 }, rightHand: { ahead: 0.22, up: 0.02, left: -0.08 } },
+  },
+  'fighting-stance-turned': {
+    yaw: 50,
+    low: { twist: -12 },
+    high: { twist: -24 },
+    neck: { twist: 4 },
+    leftLeg: { ...flat(26, 32), rotate: 10 },
+    rightLeg: { flex: -19, bend: 8, end: -24, rotate: 14 },
+    ...guard,
+    level: [{ of: 'rightFoot', with: 'leftFoot', by: 'rightLeg.flex' }],
+  },
+  'double-punch': {
+    arms: { flex: 90 },
+    legs: turnedOut(58, 62, 62),
+    touch: { leftHand: { ahead: 0.31, left: 0.05 }, rightHand: { ahead: 0.31, left: -0.05 } },
+  },
   'cover-up': {
     legs: flat(26, 36),
     low: { flex: 10, twist: -10 },
