@@ -20,7 +20,7 @@ describe('up a rung in a class', () => {
           seen('noor', 'alone'),
         ],
         before,
-      ),
+      ).toSorted((a, b) => a.child.localeCompare(b.child)),
     ).toEqual([
       { child: 'kaia', movement: 'cartwheel', mark: 'clean' },
       { child: 'mei', movement: 'cartwheel', mark: 'alone' },
