@@ -69,6 +69,7 @@ const fieldsOfAnEntry: Readonly<Record<keyof Movement, true>> = {
   support: true,
   cautions: true,
   view: true,
+  phrase: true,
   figure: true,
 };
 

@@ -277,3 +277,18 @@ export { doorListOf } from './versions/door-list.js';
 export { newBests } from './record/new-best.js';
 export { wordsOf as termWords, type Word, type WordLadder } from './terms/terms.js';
 export { quizOf, quizSettings, quizWays, type Question, type QuizWay } from './terms/quiz.js';
+export {
+  countsOf,
+  mirroredPhrase,
+  phraseLimits,
+  phraseSeconds,
+  type Foot,
+  type FootAct,
+  type FootPlace,
+  type Phrase,
+  type Row,
+  type Weight,
+  type WrittenPhrase,
+} from './phrase/phrase.js';
+export { phraseTextFaultWords, readPhrase, type PhraseTextFault } from './phrase/phrase-text.js';
+export { phraseFindingWords, walk, type PhraseFinding, type Stand, type Walk } from './phrase/walk.js';

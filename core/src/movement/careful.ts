@@ -3,6 +3,8 @@ import type { Hazard } from './hazard.js';
 import type { LibraryFault } from './library-fault.js';
 import { isFields, type Fields } from './library-shapes.js';
 import type { Library } from './library.js';
+import { readPhrase } from '../phrase/phrase-text.js';
+import { phraseFindingWords, walk } from '../phrase/walk.js';
 import { adultNeeds, surfaces, type Movement, type Prerequisite, type Surface } from './movement.js';
 
 /** Floors on which a fall or a hard landing does least. */
@@ -110,6 +112,9 @@ export function unsignable(movements: readonly Movement[], library: Library): re
     if (hasAny(hazards, steppedHazards) && tiers.easier && prerequisites.length > 0 && !tiers.easier.prerequisites?.length)
       say('tiers.easier.prerequisites', tiers.easier.what, 'missing');
     if (isCarried(movement) && !faults.some(({ stops }) => stops)) say('faults.stops', 'stops', 'missing');
+    const phrase = movement.phrase && readPhrase(movement.phrase);
+    if (phrase?.ok)
+      for (const wrong of walk(phrase.value).findings) say('phrase', `${String(wrong.row + 1)}: ${phraseFindingWords(wrong)}`);
     for (const { movement: slug } of prerequisites) {
       const before = library.get(slug);
       if (before && before.leastAge > movement.leastAge) say('leastAge', `${slug} ${String(before.leastAge)}`);
@@ -136,6 +141,8 @@ export function unsignableWords({ field, found }: LibraryFault): string {
       return `“${found}” leads to it and asks more of an adult.`;
     case 'tiers.easier.prerequisites':
       return `anybody gets “${found}”; it asks nothing before.`;
+    case 'phrase':
+      return `step ${found}`;
     case 'faults.stops':
       return 'no fault ends a try, though hands, neck, knees or a landing carry.';
     default:

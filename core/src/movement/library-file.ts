@@ -6,6 +6,8 @@ import { doseFaults, doseFields, doseKinds, type Dose } from './dose.js';
 import { hazards } from './hazard.js';
 import { longestHoldOfKind } from './hold-limits.js';
 import { movementKinds } from './kind.js';
+import { phraseTextFaultWords, readPhrase } from '../phrase/phrase-text.js';
+import type { WrittenPhrase } from '../phrase/phrase.js';
 import { poseNames } from '../figure/pose-book.js';
 import { libraryOf, type Library } from './library.js';
 import { framings, marks, surfaces, tierNames, type Movement } from './movement.js';
@@ -57,7 +59,14 @@ export const entryChoices = {
   sides: ['none', 'each', 'alternating', 'lead'],
   homeTask: ['yes', 'with-adult', 'no'],
 } as const;
-const knownFields: ReadonlySet<string> = new Set([...mustBeWritten, 'needs', 'leastAge', 'homeTask', ...Object.keys(fieldDefaults)]);
+const knownFields: ReadonlySet<string> = new Set([
+  ...mustBeWritten,
+  'needs',
+  'leastAge',
+  'homeTask',
+  'phrase',
+  ...Object.keys(fieldDefaults),
+]);
 
 /**
  * Reads the entries of a `leiter-library/1` file; fields left out get their defaults, and those that safety rests on what is careful.
@@ -177,6 +186,11 @@ function faultsOfEntry(entry: Fields, index: number): readonly LibraryFault[] {
   for (const asked of Array.isArray(entry['prerequisites']) ? (entry['prerequisites'] as unknown[]) : [])
     oneOf('prerequisites.mark', isFields(asked) ? asked['mark'] : asked, marks);
   faults.push(...shapeFaults(name, entry));
+  const { phrase } = entry;
+  if (isFields(phrase) && fieldShapes['phrase']?.fits(phrase)) {
+    const read = readPhrase(phrase as unknown as WrittenPhrase); // its shape was looked at just now
+    if (!read.ok) for (const wrong of read.error) say(`phrase.line-${String(wrong.line)}`, 'contradiction', phraseTextFaultWords(wrong));
+  }
   if (isFields(entry['term']) && !entry['term']['meaning']) say('term.meaning', 'missing', entry['term']['text']);
   return faults;
 }

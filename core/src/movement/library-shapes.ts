@@ -1,4 +1,5 @@
 import { facings } from '../figure/draw.js';
+import { metres, phraseLimits } from '../phrase/phrase.js';
 import { adultNeeds, framings, littleRoomWays, marks, surfaces, tierNames } from './movement.js';
 import { hazards } from './hazard.js';
 import { postures } from './posture.js';
@@ -117,6 +118,19 @@ export const fieldShapes: Readonly<Record<string, Shape>> = {
   faults: listOf(fieldsOf({ slug, name: text, fix: text, stops: flag })),
   view: orNull(fieldsOf({ facing: oneOf(facings), framing: wordOf(framings) })),
   equipmentStandIns: mapOf(listOf(text)),
+  phrase: fieldsOf({
+    beats: oneOf(metres),
+    learnBpm: number(phraseLimits.bpm.least, phraseLimits.bpm.most),
+    bpm: number(phraseLimits.bpm.least, phraseLimits.bpm.most),
+    countIn: whole(phraseLimits.countIn.least, phraseLimits.countIn.most),
+    startWeight: oneOf(['left', 'right', 'both']),
+    startFacing: whole(1, 8),
+    endsAtStart: flag,
+    text: {
+      fits: (value) => typeof value === 'string' && value.length <= phraseLimits.text && !value.includes('\u0000'),
+      schema: { type: 'string', maxLength: phraseLimits.text },
+    },
+  }),
   needs: fieldsOf(
     {
       surface: {

@@ -1,4 +1,5 @@
 import type { Facing } from '../figure/draw.js';
+import type { WrittenPhrase } from '../phrase/phrase.js';
 import type { Metres, MovementSlug, ProgrammeSlug } from '../values/unit.js';
 import { ageBands, firstYearOf, type AgeBand } from './age-band.js';
 import type { Dose } from './dose.js';
@@ -136,6 +137,8 @@ export interface Movement {
   readonly cautions: readonly string[];
   /** Null where the picture does not matter: a talk, a drink. */
   readonly view: { readonly facing: Facing; readonly framing: Framing } | null;
+  /** Step by step, where it is a combination, a routine or a form that somebody has written so. */
+  readonly phrase?: WrittenPhrase;
   /** Names of one to four base poses, in the order in which the body takes them. */
   readonly figure: readonly string[];
 }

@@ -31,6 +31,7 @@ export const addresses: readonly Address[] = [
   { path: '/syllabus', page: 'syllabus/syllabus', asks: ['syllabuses', 'library'] },
   { path: '/library', page: 'library/library', asks: ['library', 'syllabuses'] },
   { path: '/library/:slug', page: 'library/movement', asks: ['library', 'syllabuses'] },
+  { path: '/library/:slug/steps', page: 'phrase/phrase', asks: ['library'] },
   { path: '/terms/:programme', page: 'terms/terms', asks: ['library', 'syllabuses'] },
   { path: '/terms/:programme/quiz', page: 'terms/quiz', asks: ['library', 'syllabuses'] },
   { path: '/club', page: 'club/club', asks: ['groups', 'people', 'syllabuses'] },

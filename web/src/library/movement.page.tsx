@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import type { MovementResponse } from '@leiter/contract';
 import { effortWord, tierNames, type Library, type Movement, type Prerequisite } from '@leiter/core';
 import { lazy, Suspense, type ReactNode, useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { useSession } from '../queries/session.queries';
 import { useProgrammeName, useSyllabuses } from '../queries/syllabus.queries';
 import { TurnableFigure } from '../shared/turnable-figure';
@@ -91,6 +91,13 @@ function MovementView({ movement, library }: { readonly movement: MovementRespon
           </Box>
         </Box>
         <StageLadder stages={movement.stages} />
+        {(movement.phrase !== undefined || movement.kind === 'combination') && (
+          <Box sx={{ mb: 2.5 }}>
+            <Button component={Link} to={`/library/${movement.slug}/steps`} variant="outlined">
+              {movement.phrase ? t`Step by step: score, both sides, floor` : t`Write it step by step`}
+            </Button>
+          </Box>
+        )}
         <Versions movement={movement} library={library} />
         <Part title={t`Faults and what mends them`} list={movement.faults}>
           {(fault) => (

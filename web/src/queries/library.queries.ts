@@ -66,6 +66,11 @@ export async function undoImport(id: string): Promise<void> {
   await queryClient.invalidateQueries({ queryKey: ['library'] });
 }
 
+/** The entry alone, without what the club says beside it. */
+export function entryOf({ isOwn: _own, isPutAway: _away, ownCue: _said, ...entry }: MovementResponse): Movement {
+  return entry;
+}
+
 export async function saveMovement(movement: Movement): Promise<void> {
   await api<MovementResponse>('PUT', `library/${movement.slug}`, { movement });
   await queryClient.invalidateQueries({ queryKey: ['library'] });

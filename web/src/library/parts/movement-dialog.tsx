@@ -9,7 +9,7 @@ import { FormDialog } from '../../shared/form-dialog';
 import { FormField } from '../../shared/form-field';
 import { useServerForm } from '../../shared/server-form';
 import { useSyllabuses } from '../../queries/syllabus.queries';
-import { saveMovement, useLibrary } from '../../queries/library.queries';
+import { entryOf, saveMovement, useLibrary } from '../../queries/library.queries';
 import { FactsFields } from './facts-fields';
 import { blankFacts } from './movement-facts';
 import { doseField, formOf, movementFrom, type MovementForm } from './movement-form';
@@ -39,7 +39,7 @@ export function MovementDialog({
         ? { ...begun, name: t`${begun.name}, our own` }
         : begun,
     async (values) => {
-      const { isOwn: _own, isPutAway: _away, ownCue: _said, ...before } = movement;
+      const before = entryOf(movement);
       // what leads here and where it leads stays with the one it is copied from
       const base = isCopy || isNew ? { ...before, slug: slugOf(values.name), ...(isCopy ? { leadsTo: [] } : {}) } : before;
       const { movement: edited, faults } = movementFrom(base, values);

@@ -1,10 +1,15 @@
-import type { DocumentKind } from './document-kind';
-
 /** What was written and did not reach the server. */
 export interface Draft<Content> {
   /** The version it was written on: where somebody saved meanwhile, saving it ends in the difference to settle. */
   readonly version: number;
   readonly content: Content;
+}
+
+/** What of a kind of document it takes to keep a draft of it. */
+export interface DraftKind<Content> {
+  readonly name: string;
+  readonly open: (kept: unknown) => Content | null;
+  readonly write: (content: Content) => object;
 }
 
 /** What somebody else wrote in this browser is not for who is signed in now. */
@@ -17,7 +22,7 @@ export function noteDraftOwner(id: string | null): void {
 const keyOf = (kind: string, id: string): string => `leiter-${kind}-${id}`;
 
 /** The draft of a document from before a reload; null where there is none, or none that can be read. */
-export function keptDraft<Content>(kind: DocumentKind<Content>, id: string): Draft<Content> | null {
+export function keptDraft<Content>(kind: DraftKind<Content>, id: string): Draft<Content> | null {
   const kept = localStorage.getItem(keyOf(kind.name, id));
   if (kept === null) return null;
   try {
@@ -32,7 +37,7 @@ export function keptDraft<Content>(kind: DocumentKind<Content>, id: string): Dra
 }
 
 /** @returns false where the browser keeps nothing, or is full: then only what was saved is safe */
-export function keepDraft<Content>(kind: DocumentKind<Content>, id: string, { version, content }: Draft<Content>): boolean {
+export function keepDraft<Content>(kind: DraftKind<Content>, id: string, { version, content }: Draft<Content>): boolean {
   try {
     localStorage.setItem(keyOf(kind.name, id), JSON.stringify({ v: 1, version, personId, content: kind.write(content) }));
     return true;
@@ -41,6 +46,6 @@ export function keepDraft<Content>(kind: DocumentKind<Content>, id: string, { ve
   }
 }
 
-export function forgetDraft(kind: Pick<DocumentKind<never>, 'name'>, id: string): void {
+export function forgetDraft(kind: Pick<DraftKind<never>, 'name'>, id: string): void {
   localStorage.removeItem(keyOf(kind.name, id));
 }

@@ -1,0 +1,111 @@
+import type { Degrees } from '../figure/vector.js';
+
+export type Foot = 'left' | 'right';
+/** On which foot the body stands. */
+export type Weight = Foot | 'both';
+
+/** Where a foot is set, seen from the other one and the way the body faces. */
+export const placesOfFeet = ['fwd', 'back', 'side', 'cross', 'behind', 'close', 'place'] as const;
+export type FootPlace = (typeof placesOfFeet)[number];
+
+/** How a foot acts: a step takes the weight; touching, kicking, lifting, brushing and dragging do not; hops and jumps leave the floor. */
+export const footActs = ['step', 'touch', 'kick', 'lift', 'brush', 'drag', 'hop', 'leap', 'jump', 'sink'] as const;
+export type FootAct = (typeof footActs)[number];
+
+/** One thing that is done on its counts. */
+export interface Row {
+  /** When it begins, in counts from the beginning of the phrase, from 0; halves are “and”. */
+  readonly at: number;
+  /** How long it lasts: to the next row, or as far as it says. */
+  readonly counts: number;
+  /** Which foot acts; `both` for a jump or a bend on two; null for what no foot does. */
+  readonly foot: Foot | 'both' | null;
+  readonly act: FootAct | null;
+  readonly place: FootPlace | null;
+  /** How far the body turns on this row, to the left; 0 for none. */
+  readonly turn: Degrees;
+  readonly arms: string | null;
+  readonly look: string | null;
+  /** The word that is said. */
+  readonly say: string | null;
+  /** What cannot be said by feet: a stance, a technique, a freeze. */
+  readonly words: string | null;
+}
+
+/** What is taught as one: an eight, a few moves of a form. */
+export interface Segment {
+  readonly name: string;
+  /** The first row, and the one after the last. */
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Counts in one group, and groups as the music has them: 8 in 4/4 and 2/4, 3 in a waltz, 6 in 6/8; in a form each move is a count. */
+export const metres = [3, 4, 6, 8] as const;
+
+/** How a phrase is kept: what is around it, and its rows as they are written by hand (`phrase-text`). */
+export interface WrittenPhrase {
+  readonly beats: number;
+  readonly learnBpm: number;
+  readonly bpm: number;
+  readonly countIn: number;
+  readonly startWeight: Weight;
+  /** One of eight walls of the room, 1 the camera, clockwise as the child sees it. */
+  readonly startFacing: number;
+  /** A form ends on the mark where it began. */
+  readonly endsAtStart: boolean;
+  readonly text: string;
+}
+
+/** A phrase that was read. */
+export interface Phrase extends Omit<WrittenPhrase, 'text'> {
+  readonly rows: readonly Row[];
+  readonly segments: readonly Segment[];
+}
+
+export const phraseLimits = { rows: 400, text: 12_000, bpm: { least: 20, most: 240 }, countIn: { least: 0, most: 16 } } as const;
+
+/** How long the steps of a grown-up are, in metres (a child's are shorter as it is). */
+export const stepM = {
+  fwd: 0.55,
+  back: 0.45,
+  side: 0.5,
+  cross: 0.18,
+  behind: 0.18,
+  close: 0,
+} as const;
+/** Between the middles of two feet that stand side by side. */
+export const stanceM = 0.2;
+
+/** How long it takes once, in seconds. */
+export const phraseSeconds = ({ rows, bpm }: Pick<Phrase, 'rows' | 'bpm'>, tempo = bpm): number => (countsOf(rows) * 60) / tempo;
+
+/** How many counts its rows cover. */
+export function countsOf(rows: readonly Row[]): number {
+  const last = rows.at(-1);
+  return last ? last.at + last.counts : 0;
+}
+
+const otherFoot = { left: 'right', right: 'left', both: 'both' } as const;
+const swapped: Readonly<Record<string, string>> = { left: 'right', right: 'left', Left: 'Right', Right: 'Left', L: 'R', R: 'L' };
+/** Left and right exchanged in what is said of arms, eyes and hands. */
+const mirrorWords = (words: string | null): string | null =>
+  words?.replaceAll(/\b(?:left|right|Left|Right|L|R)\b/g, (word) => swapped[word] ?? word) ?? null;
+
+/** The same to the other side: feet, turns and walls of the room exchanged, and the words that name them. */
+export function mirroredPhrase(phrase: Phrase): Phrase {
+  return {
+    ...phrase,
+    startWeight: otherFoot[phrase.startWeight],
+    startFacing: ((9 - phrase.startFacing) % 8) + 1,
+    rows: phrase.rows.map((row) => ({
+      ...row,
+      foot: row.foot && otherFoot[row.foot],
+      turn: row.turn === 0 ? 0 : -row.turn,
+      arms: mirrorWords(row.arms),
+      look: mirrorWords(row.look),
+      say: mirrorWords(row.say),
+      words: mirrorWords(row.words),
+    })),
+  };
+}

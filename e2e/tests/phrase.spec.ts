@@ -1,0 +1,48 @@
+import { expect, signIn, test } from './leiter.js';
+
+test('An eight is written by keys, what cannot be danced is named at its count, it goes over the floor to both sides, and stays', async ({
+  page,
+  leiter,
+}) => {
+  await signIn(page, leiter, 'dance');
+  await page.goto(`${leiter.url}/library/harbour-phrase`);
+  await page.getByRole('link', { name: 'Step by step' }).click();
+  await expect(page.getByRole('region', { name: 'Score' }).getByRole('region').first()).toBeVisible();
+
+  // a combination that nobody has written yet
+  await page.goto(`${leiter.url}/library/step-touch/steps`);
+  await expect(page.getByText('Nothing to show yet')).toBeVisible();
+  const eight = '1 R fwd, 2 L fwd, 3 R kick, & R back, 4 R side, 5 R cross, 6 L back, 7 R side, 8 L close';
+  expect(eight.length).toBeLessThanOrEqual(120);
+  await page.getByLabel('The steps').focus();
+  await page.keyboard.type(eight);
+  // on 4 the weight is on the right foot: the score says so beside the count, and the way out
+  const mend = page.getByRole('list', { name: 'To mend' });
+  await expect(mend.getByRole('listitem')).toHaveText([
+    /^4: The weight is on the right foot: it cannot move\. Take the other foot/,
+    /^5: The weight is on the right foot/,
+  ]);
+  await page.getByLabel('The steps').fill(eight.replace('4 R side', '4 L side'));
+  await expect(mend).toHaveCount(0);
+  const counts = page.getByRole('region', { name: 'Score' }).getByRole('listitem');
+  await expect(counts).toHaveCount(9);
+  await expect(counts.nth(0)).toHaveAccessibleName('count 1: right forward');
+  await expect(page.getByRole('img', { name: /^The way over the floor, / })).toBeVisible();
+
+  await page.getByRole('button', { name: 'The other side' }).click();
+  await expect(counts.nth(0)).toHaveAccessibleName('count 1: left forward');
+  await page.getByRole('button', { name: 'As it is written' }).click();
+
+  // a line that cannot be read is named, and nothing of it is saved
+  await page.getByLabel('The steps').fill(`${eight.replace('4 R', '4 L')}\n1 R tuch`);
+  await expect(page.getByRole('alert')).toContainText('Line 2: “tuch” is not known beside a foot');
+  await expect(page.getByRole('button', { name: 'Save' })).toBeDisabled();
+  // what was written and not saved is there again after a reload
+  await page.reload();
+  await expect(page.getByRole('alert')).toContainText('“tuch”');
+  await page.getByLabel('The steps').fill(eight.replace('4 R', '4 L'));
+  await page.keyboard.press('Control+s');
+  await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
+  await page.reload();
+  await expect(counts).toHaveCount(9);
+});

@@ -1,0 +1,174 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
+import Box from '@mui/material/Box';
+import type { FootAct, FootPlace, Phrase, PhraseFinding, Row, Stand, Weight } from '@leiter/core';
+import { phraseFindingWords } from '@leiter/core';
+import { palette } from '../../shared/palette';
+
+const placeSigns: Readonly<Record<FootPlace, string>> = { fwd: '↑', back: '↓', side: '→', cross: '×', behind: '⤫', close: '·', place: '○' };
+/** A left foot goes to the left. */
+const leftSigns: typeof placeSigns = { ...placeSigns, side: '←' };
+const placeWords: Readonly<Record<FootPlace, string>> = {
+  fwd: t`forward`,
+  back: t`back`,
+  side: t`to the side`,
+  cross: t`crosses in front`,
+  behind: t`crosses behind`,
+  close: t`closes`,
+  place: t`in its place`,
+};
+const actWords: Readonly<Record<FootAct, string>> = {
+  step: t`steps`,
+  touch: t`touches`,
+  kick: t`kicks`,
+  lift: t`lifts`,
+  brush: t`brushes`,
+  drag: t`drags`,
+  hop: t`hops`,
+  leap: t`leaps`,
+  jump: t`jump`,
+  sink: t`bend`,
+};
+
+/** `3`, `&`: a count in its group. */
+export const countSign = (at: number, beats: number): string => (at % 1 === 0 ? String((at % beats) + 1) : '&');
+
+/** `Second eight, 3`: where a row is. */
+function countName({ rows, segments, beats }: Phrase, row: number): string {
+  const name = segments.find(({ from, to }) => row >= from && row < to)?.name ?? '';
+  const sign = countSign(rows[row]?.at ?? 0, beats);
+  return name === '' ? sign : t`${name}, ${sign}`;
+}
+
+/** What a row is, in words: for who does not see the score, and beside it. */
+function rowWords({ foot, act, place, turn, words }: Row): string {
+  const who = foot === null ? '' : foot === 'both' ? t`both feet` : foot === 'left' ? t`left` : t`right`;
+  const does =
+    act === null
+      ? ''
+      : act === 'step' && place !== null
+        ? placeWords[place]
+        : [actWords[act], place && place !== 'place' ? placeWords[place] : ''].join(' ');
+  const turned = turn === 0 ? '' : turn > 0 ? t`turn left ${turn}°` : t`turn right ${-turn}°`;
+  return [who, does, turned, words ?? ''].filter((part) => part.trim() !== '').join(' ');
+}
+
+/** Left is a square, right a disc: told apart by shape as well as by tone. */
+export function FootSign({ weight, size = 14 }: { readonly weight: Weight; readonly size?: number }) {
+  const left = (
+    <Box
+      component="span"
+      sx={{ width: size, height: size, backgroundColor: palette.primary, borderRadius: '3px', display: 'inline-block' }}
+    />
+  );
+  const right = (
+    <Box
+      component="span"
+      sx={{ width: size, height: size, backgroundColor: palette.caution, borderRadius: '50%', display: 'inline-block' }}
+    />
+  );
+  return (
+    <Box
+      component="span"
+      role="img"
+      aria-label={weight === 'both' ? t`on both feet` : weight === 'left' ? t`on the left` : t`on the right`}
+      sx={{ display: 'inline-flex', gap: '2px' }}
+    >
+      {weight !== 'right' && left}
+      {weight !== 'left' && right}
+    </Box>
+  );
+}
+
+interface Props {
+  readonly phrase: Phrase;
+  readonly stands: readonly Stand[];
+  readonly findings: readonly PhraseFinding[];
+}
+
+/** A phrase as a score: time runs to the right in counts; feet, weight, arms and words each on a line; what cannot be done is marked at its row. */
+export function Score({ phrase, stands, findings }: Props) {
+  return (
+    <Box sx={{ display: 'grid', gap: 2 }}>
+      {findings.length > 0 && (
+        <Box component="ul" aria-label={t`To mend`} sx={{ m: 0, p: 0, listStyle: 'none', color: palette.stop }}>
+          {findings.map((finding) => {
+            const count = countName(phrase, finding.row);
+            return <li key={`${String(finding.row)} ${finding.kind}`}>{t`${count}: ${phraseFindingWords(finding)}`}</li>;
+          })}
+        </Box>
+      )}
+      {phrase.segments.map(({ name, from, to }) => (
+        <Box component="section" key={from} aria-label={name === '' ? t`Steps` : name}>
+          {name !== '' && <Box sx={{ fontWeight: 700, mb: 0.5 }}>{name}</Box>}
+          <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, display: 'flex', flexWrap: 'wrap', rowGap: 1 }}>
+            {phrase.rows.slice(from, to).map((row, index) => {
+              const at = from + index;
+              const own = findings.filter((finding) => finding.row === at);
+              return <Cell key={at} row={row} beats={phrase.beats} weight={stands[at + 1]?.weight ?? 'both'} findings={own} />;
+            })}
+          </Box>
+        </Box>
+      ))}
+      <Box sx={{ fontSize: 13, color: palette.soft, display: 'flex', flexWrap: 'wrap', columnGap: 2 }}>
+        <span>
+          <FootSign weight="left" size={11} /> <Trans>left carries afterwards</Trans>
+        </span>
+        <span>
+          <FootSign weight="right" size={11} /> <Trans>right carries afterwards</Trans>
+        </span>
+        <Trans>↑ forward, ↓ back, ← → to the side, × crosses in front, ⤫ behind, · closes, ○ in its place</Trans>
+      </Box>
+    </Box>
+  );
+}
+
+function Cell({
+  row,
+  beats,
+  weight,
+  findings,
+}: {
+  readonly row: Row;
+  readonly beats: number;
+  readonly weight: Weight;
+  readonly findings: readonly PhraseFinding[];
+}) {
+  const isWrong = findings.length > 0;
+  const foot = row.foot === null ? '' : row.foot === 'both' ? 'LR' : row.foot === 'left' ? 'L' : 'R';
+  const place = row.place ?? 'place';
+  const sign = row.act === 'step' || row.act === 'touch' || row.act === 'leap' ? (row.foot === 'left' ? leftSigns : placeSigns)[place] : '';
+  return (
+    <Box
+      component="li"
+      title={rowWords(row)}
+      aria-label={t`count ${countSign(row.at, beats)}: ${rowWords(row)}`}
+      sx={{
+        // an eight with an “and” in it stays on one line
+        width: row.counts < 1 ? 64 : 84,
+        minHeight: 108,
+        px: 0.75,
+        py: 0.5,
+        borderLeft: row.at % beats === 0 ? `2px solid ${palette.primary}` : `1px solid ${palette.line}`,
+        ...(isWrong ? { outline: `2px solid ${palette.stop}`, borderRadius: '6px', backgroundColor: palette.stopPaper } : {}),
+        fontSize: 14,
+        lineHeight: 1.25,
+      }}
+    >
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline' }}>
+        <Box component="span" sx={{ fontSize: row.at % 1 === 0 ? 22 : 16, fontWeight: 700 }}>
+          {countSign(row.at, beats)}
+          {row.counts > 1 && <span style={{ fontSize: 13, fontWeight: 400 }}>{`–${countSign(row.at + row.counts - 1, beats)}`}</span>}
+        </Box>
+        <FootSign weight={weight} />
+      </Box>
+      <Box sx={{ fontWeight: 700 }}>
+        {foot} {sign} {row.act !== null && row.act !== 'step' ? actWords[row.act] : ''}
+      </Box>
+      {row.turn !== 0 && <Box>{row.turn > 0 ? t`↺ ${row.turn}°` : t`↻ ${-row.turn}°`}</Box>}
+      {row.words !== null && <Box>{row.words}</Box>}
+      {row.arms !== null && <Box sx={{ color: palette.soft }}>{row.arms}</Box>}
+      {row.say !== null && <Box sx={{ fontStyle: 'italic' }}>{row.say}</Box>}
+    </Box>
+  );
+}

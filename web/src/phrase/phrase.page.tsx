@@ -1,0 +1,329 @@
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import {
+  clockText,
+  countsOf,
+  mirroredPhrase,
+  phraseLimits,
+  phraseSeconds,
+  phraseTextFaultWords,
+  readPhrase,
+  walk,
+  type WrittenPhrase,
+} from '@leiter/core';
+import type { MovementResponse } from '@leiter/contract';
+import { useMemo, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Link, useParams } from 'react-router';
+import { entryOf, saveMovement, useMovements } from '../queries/library.queries';
+import { useMay } from '../queries/may';
+import { ApiError } from '../shared/api';
+import { forgetDraft, keepDraft, keptDraft, type DraftKind } from '../shared/document-session/kept-draft';
+import { FigureRow } from '../shared/figure-row';
+import { Loaded, Page as Frame, Panel } from '../shared/page';
+import { palette } from '../shared/palette';
+import { FloorPath } from './parts/floor-path';
+import { Score } from './parts/score';
+
+const blank: WrittenPhrase = {
+  beats: 8,
+  learnBpm: 84,
+  bpm: 100,
+  countIn: 8,
+  startWeight: 'both',
+  startFacing: 1,
+  endsAtStart: false,
+  text: '',
+};
+const example = `# First eight
+1 R fwd / say walk, 2 L fwd, 3 R kick, & R back, 4 L place
+5 R cross / arms open, 6 L back, 7 R side, 8 L close`;
+const draftKind: DraftKind<WrittenPhrase> = {
+  name: 'phrase',
+  open: (kept) => {
+    const fields = (kept ?? {}) as Readonly<Record<string, unknown>>;
+    const isPhrase = Object.entries(blank).every(([field, value]) => typeof fields[field] === typeof value);
+    return isPhrase ? (kept as WrittenPhrase) : null;
+  },
+  write: (written) => written,
+};
+const metreWords = [
+  [8, t`eights`],
+  [4, t`fours`],
+  [3, t`threes`],
+  [6, t`sixes`],
+] as const;
+
+/** A combination, a routine or a form step by step: written by keys, seen as a score, walked over the floor, to both sides. */
+function PhrasePage() {
+  const { slug = '' } = useParams();
+  const movements = useMovements();
+  const movement = movements.data?.find((one) => one.slug === slug);
+  return (
+    <Loaded query={movements} what={t`phrase`}>
+      {() =>
+        movement ? (
+          <Editor key={slug} movement={movement} />
+        ) : (
+          <Frame title={t`Step by step`}>
+            <Panel label={t`Steps`}>
+              <Trans>There is no such movement.</Trans>
+            </Panel>
+          </Frame>
+        )
+      }
+    </Loaded>
+  );
+}
+
+function Editor({ movement }: { readonly movement: MovementResponse }) {
+  const { change: mayChange } = useMay();
+  const [written, setWritten] = useState(() => keptDraft(draftKind, movement.slug)?.content ?? movement.phrase ?? blank);
+  const [isOther, setOther] = useState(false);
+  const [state, setState] = useState<'kept' | 'saving' | { readonly failed: string }>('kept');
+  const kept = movement.phrase ?? blank;
+  const isChanged = (Object.keys(blank) as (keyof WrittenPhrase)[]).some((field) => written[field] !== kept[field]);
+  const read = useMemo(() => readPhrase(written), [written]);
+  const phrase = useMemo(() => (read.ok ? (isOther ? mirroredPhrase(read.value) : read.value) : null), [read, isOther]);
+  const way = useMemo(() => (phrase ? walk(phrase) : null), [phrase]);
+  const change = (next: Partial<WrittenPhrase>): void => {
+    const changed = { ...written, ...next };
+    setWritten(changed);
+    keepDraft(draftKind, movement.slug, { version: 1, content: changed });
+    setState('kept');
+  };
+  const save = (): void => {
+    if (!mayChange || !isChanged || !read.ok) return;
+    setState('saving');
+    saveMovement({ ...entryOf(movement), phrase: written }).then(
+      () => {
+        forgetDraft(draftKind, movement.slug);
+        setState('kept');
+      },
+      (error: unknown) => {
+        setState({ failed: error instanceof ApiError ? (error.problem?.errors?.[0]?.message ?? error.message) : t`It was not saved.` });
+      },
+    );
+  };
+  useHotkeys(['ctrl+s', 'meta+s'], save, { preventDefault: true, enableOnFormTags: true });
+  return (
+    <Frame
+      title={movement.name}
+      about={<Link to={`/library/${movement.slug}`}>{t`the movement`}</Link>}
+      actions={
+        <Box sx={{ display: 'flex', gap: 1.25, '@media print': { display: 'none' } }}>
+          <Button
+            variant="outlined"
+            aria-pressed={isOther}
+            onClick={() => {
+              setOther(!isOther);
+            }}
+          >
+            {isOther ? t`As it is written` : t`The other side`}
+          </Button>
+          <Button
+            variant="outlined"
+            onClick={() => {
+              window.print();
+            }}
+          >
+            <Trans>On paper</Trans>
+          </Button>
+          {mayChange && (
+            <Button variant="contained" disabled={!isChanged || !read.ok || state === 'saving'} onClick={save}>
+              {isChanged ? t`Save` : t`Saved`}
+            </Button>
+          )}
+        </Box>
+      }
+    >
+      <Panel label={t`Score`}>
+        {phrase && way ? (
+          <>
+            <Score phrase={phrase} stands={way.stands} findings={way.findings} />
+            <Box
+              sx={{
+                display: 'grid',
+                gridTemplateColumns: { xs: '1fr', md: 'auto minmax(220px, 320px)' },
+                gap: 4,
+                mt: 3,
+                justifyContent: 'start',
+              }}
+            >
+              <Box>
+                <Typography variant="h2" sx={{ mb: 0.75 }}>
+                  <Trans>Where it goes</Trans>
+                </Typography>
+                <FloorPath walk={way} />
+              </Box>
+              <Box>
+                <Typography variant="h2" sx={{ mb: 0.75 }}>
+                  <Trans>What it is</Trans>
+                </Typography>
+                <dl style={{ margin: 0 }}>
+                  <FigureRow label={t`Counts`} value={String(countsOf(phrase.rows))} />
+                  <FigureRow label={t`Once, at ${phrase.bpm}`} value={clockText(phraseSeconds(phrase))} />
+                  <FigureRow label={t`Learnt, at ${phrase.learnBpm}`} value={clockText(phraseSeconds(phrase, phrase.learnBpm))} />
+                  <FigureRow label={t`Floor`} value={`${way.footprint.widthM.toFixed(1)} × ${way.footprint.lengthM.toFixed(1)} m`} />
+                  <FigureRow label={t`The other side`} value={way.startsOtherSide ? t`follows at once` : t`begins anew`} />
+                  <FigureRow
+                    label={t`To mend`}
+                    value={way.findings.length === 0 ? t`nothing` : plural(way.findings.length, { one: '# place', other: '# places' })}
+                  />
+                </dl>
+              </Box>
+            </Box>
+          </>
+        ) : (
+          <Box sx={{ color: palette.soft, maxWidth: 560 }}>
+            <Trans>Nothing to show yet: the steps are written at the side, and seen here at once.</Trans>
+          </Box>
+        )}
+      </Panel>
+      {mayChange && (
+        <Panel label={t`How it is written`} width={400}>
+          <Box sx={{ '@media print': { display: 'none' } }}>
+            <TextField
+              label={t`The steps`}
+              value={written.text}
+              multiline
+              minRows={12}
+              maxRows={20}
+              fullWidth
+              onChange={(event) => {
+                change({ text: event.target.value });
+              }}
+              slotProps={{
+                htmlInput: { maxLength: 12_000, spellCheck: false, style: { fontFamily: 'monospace', fontSize: 14, lineHeight: 1.5 } },
+              }}
+            />
+            {!read.ok && written.text.trim() !== '' && (
+              <Box role="alert" sx={{ color: palette.stop, mt: 1 }}>
+                {read.error.slice(0, 4).map((fault) => (
+                  <div key={fault.line}>{t`Line ${fault.line}: ${phraseTextFaultWords(fault)}`}</div>
+                ))}
+              </Box>
+            )}
+            {typeof state === 'object' && (
+              <Box role="alert" sx={{ color: palette.stop, mt: 1 }}>
+                {state.failed}
+              </Box>
+            )}
+            <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5, mt: 2 }}>
+              <Choice
+                label={t`Counted in`}
+                value={String(written.beats)}
+                options={metreWords.map(([beats, words]) => [String(beats), words] as const)}
+                onChoose={(value) => {
+                  change({ beats: Number(value) });
+                }}
+              />
+              <Choice
+                label={t`Stands at first`}
+                value={written.startWeight}
+                options={[
+                  ['both', t`on both feet`],
+                  ['left', t`on the left`],
+                  ['right', t`on the right`],
+                ]}
+                onChoose={(value) => {
+                  change({ startWeight: value as WrittenPhrase['startWeight'] });
+                }}
+              />
+              <Bpm
+                label={t`Learnt at`}
+                value={written.learnBpm}
+                onChange={(learnBpm) => {
+                  change({ learnBpm });
+                }}
+              />
+              <Bpm
+                label={t`Done at`}
+                value={written.bpm}
+                onChange={(bpm) => {
+                  change({ bpm });
+                }}
+              />
+              <Choice
+                label={t`At its end`}
+                value={written.endsAtStart ? 'mark' : 'anywhere'}
+                options={[
+                  ['anywhere', t`anywhere`],
+                  ['mark', t`back on its mark`],
+                ]}
+                onChoose={(value) => {
+                  change({ endsAtStart: value === 'mark' });
+                }}
+              />
+            </Box>
+            <Box sx={{ mt: 2, fontSize: 14, color: palette.soft, lineHeight: 1.5 }}>
+              <Trans>
+                A count, the foot (R, L, both), what it does: fwd, back, side, cross, behind, close, place; touch, kick, lift, brush, drag,
+                hop, leap, jump, sink; turn left 180. Commas part what is done; after a stroke come arms, look, say or free words. A line
+                with # names a part.
+              </Trans>
+              <Box component="pre" sx={{ m: 0, mt: 1, fontSize: 13, whiteSpace: 'pre-wrap' }}>
+                {example}
+              </Box>
+            </Box>
+          </Box>
+        </Panel>
+      )}
+    </Frame>
+  );
+}
+
+function Choice({
+  label,
+  value,
+  options,
+  onChoose,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly options: readonly (readonly [string, string])[];
+  readonly onChoose: (value: string) => void;
+}) {
+  return (
+    <TextField
+      select
+      label={label}
+      value={value}
+      onChange={(event) => {
+        onChoose(event.target.value);
+      }}
+      slotProps={{ select: { native: true } }}
+    >
+      {options.map(([one, words]) => (
+        <option key={one} value={one}>
+          {words}
+        </option>
+      ))}
+    </TextField>
+  );
+}
+
+const isTempo = (bpm: number): boolean => bpm >= phraseLimits.bpm.least && bpm <= phraseLimits.bpm.most;
+
+function Bpm({ label, value, onChange }: { readonly label: string; readonly value: number; readonly onChange: (bpm: number) => void }) {
+  const [text, setText] = useState(String(value));
+  return (
+    <TextField
+      label={t`${label}, a minute`}
+      value={text}
+      onChange={(event) => {
+        setText(event.target.value);
+        const bpm = Number(event.target.value.replace(',', '.'));
+        if (isTempo(bpm)) onChange(bpm);
+      }}
+      error={!isTempo(Number(text.replace(',', '.')))}
+      slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+    />
+  );
+}
+
+export { PhrasePage as Page };
