@@ -33,6 +33,23 @@ test('An eight is written by keys, what cannot be danced is named at its count, 
   await expect(counts.nth(0)).toHaveAccessibleName('count 1: left forward');
   await page.getByRole('button', { name: 'As it is written' }).click();
 
+  // said aloud: counted in, then each count while its row is shown
+  await page.evaluate(() => {
+    const said: string[] = [];
+    Object.assign(window, { said });
+    addEventListener('leiter-said', (event) => said.push((event as CustomEvent<{ readonly text: string }>).detail.text));
+  });
+  for (let times = 0; times < 30; times += 1) await page.getByRole('button', { name: 'Quicker' }).click();
+  await expect(page.getByLabel('Counts a minute')).toHaveText('204 a minute');
+  await page.getByRole('button', { name: 'Say it aloud' }).click();
+  await expect(counts.and(page.locator('[aria-current]'))).toHaveAccessibleName('count 5: right crosses in front');
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(page.locator('li[aria-current]')).toHaveCount(0);
+  const said = await page.evaluate(() => (window as unknown as { readonly said: readonly string[] }).said);
+  expect(said.slice(0, 11).join(' ')).toBe('one two three four five six seven eight one two three');
+  // too quick for an “and” between three and four
+  expect(said[11]).toBe('four');
+
   // a line that cannot be read is named, and nothing of it is saved
   await page.getByLabel('The steps').fill(`${eight.replace('4 R', '4 L')}\n1 R tuch`);
   await expect(page.getByRole('alert')).toContainText('Line 2: “tuch” is not known beside a foot');

@@ -24,10 +24,13 @@ import { useMay } from '../queries/may';
 import { ApiError } from '../shared/api';
 import { forgetDraft, keepDraft, keptDraft, type DraftKind } from '../shared/document-session/kept-draft';
 import { FigureRow } from '../shared/figure-row';
+import { numberIn } from '../shared/number-in';
 import { Loaded, Page as Frame, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
 import { FloorPath } from './parts/floor-path';
+import { PracticeBar } from './parts/practice-bar';
 import { Score } from './parts/score';
+import { usePractice } from './use-practice';
 
 const blank: WrittenPhrase = {
   beats: 8,
@@ -90,6 +93,7 @@ function Editor({ movement }: { readonly movement: MovementResponse }) {
   const read = useMemo(() => readPhrase(written), [written]);
   const phrase = useMemo(() => (read.ok ? (isOther ? mirroredPhrase(read.value) : read.value) : null), [read, isOther]);
   const way = useMemo(() => (phrase ? walk(phrase) : null), [phrase]);
+  const practice = usePractice(phrase);
   const change = (next: Partial<WrittenPhrase>): void => {
     const changed = { ...written, ...next };
     setWritten(changed);
@@ -144,7 +148,8 @@ function Editor({ movement }: { readonly movement: MovementResponse }) {
       <Panel label={t`Score`}>
         {phrase && way ? (
           <>
-            <Score phrase={phrase} stands={way.stands} findings={way.findings} />
+            <PracticeBar phrase={phrase} practice={practice} />
+            <Score phrase={phrase} stands={way.stands} findings={way.findings} current={practice.row} />
             <Box
               sx={{
                 display: 'grid',
@@ -307,20 +312,26 @@ function Choice({
   );
 }
 
-const isTempo = (bpm: number): boolean => bpm >= phraseLimits.bpm.least && bpm <= phraseLimits.bpm.most;
+const { least, most } = phraseLimits.bpm;
 
 function Bpm({ label, value, onChange }: { readonly label: string; readonly value: number; readonly onChange: (bpm: number) => void }) {
   const [text, setText] = useState(String(value));
+  const tempoIn = (typed: string): number | null => {
+    const bpm = numberIn(typed);
+    return bpm !== null && bpm >= least && bpm <= most ? bpm : null;
+  };
+  const isWrong = tempoIn(text) === null;
   return (
     <TextField
       label={t`${label}, a minute`}
       value={text}
       onChange={(event) => {
         setText(event.target.value);
-        const bpm = Number(event.target.value.replace(',', '.'));
-        if (isTempo(bpm)) onChange(bpm);
+        const bpm = tempoIn(event.target.value);
+        if (bpm !== null) onChange(bpm);
       }}
-      error={!isTempo(Number(text.replace(',', '.')))}
+      error={isWrong}
+      helperText={isWrong ? t`${least} to ${most}; ${value} stays` : null}
       slotProps={{ htmlInput: { inputMode: 'numeric' } }}
     />
   );

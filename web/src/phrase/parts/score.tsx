@@ -84,10 +84,12 @@ interface Props {
   readonly phrase: Phrase;
   readonly stands: readonly Stand[];
   readonly findings: readonly PhraseFinding[];
+  /** The row that is done now. */
+  readonly current: number | null;
 }
 
 /** A phrase as a score: time runs to the right in counts; feet, weight, arms and words each on a line; what cannot be done is marked at its row. */
-export function Score({ phrase, stands, findings }: Props) {
+export function Score({ phrase, stands, findings, current }: Props) {
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
       {findings.length > 0 && (
@@ -105,7 +107,16 @@ export function Score({ phrase, stands, findings }: Props) {
             {phrase.rows.slice(from, to).map((row, index) => {
               const at = from + index;
               const own = findings.filter((finding) => finding.row === at);
-              return <Cell key={at} row={row} beats={phrase.beats} weight={stands[at + 1]?.weight ?? 'both'} findings={own} />;
+              return (
+                <Cell
+                  key={at}
+                  row={row}
+                  beats={phrase.beats}
+                  weight={stands[at + 1]?.weight ?? 'both'}
+                  findings={own}
+                  isCurrent={at === current}
+                />
+              );
             })}
           </Box>
         </Box>
@@ -123,16 +134,20 @@ export function Score({ phrase, stands, findings }: Props) {
   );
 }
 
+const intoView = (cell: HTMLElement | null): void => cell?.scrollIntoView({ block: 'nearest' });
+
 function Cell({
   row,
   beats,
   weight,
   findings,
+  isCurrent,
 }: {
   readonly row: Row;
   readonly beats: number;
   readonly weight: Weight;
   readonly findings: readonly PhraseFinding[];
+  readonly isCurrent: boolean;
 }) {
   const isWrong = findings.length > 0;
   const foot = row.foot === null ? '' : row.foot === 'both' ? 'LR' : row.foot === 'left' ? 'L' : 'R';
@@ -141,6 +156,8 @@ function Cell({
   return (
     <Box
       component="li"
+      aria-current={isCurrent || undefined}
+      ref={isCurrent ? intoView : undefined}
       title={rowWords(row)}
       aria-label={t`count ${countSign(row.at, beats)}: ${rowWords(row)}`}
       sx={{
@@ -150,6 +167,7 @@ function Cell({
         px: 0.75,
         py: 0.5,
         borderLeft: row.at % beats === 0 ? `2px solid ${palette.primary}` : `1px solid ${palette.line}`,
+        ...(isCurrent ? { backgroundColor: palette.shade, boxShadow: `inset 0 -4px 0 ${palette.primary}` } : {}),
         ...(isWrong ? { outline: `2px solid ${palette.stop}`, borderRadius: '6px', backgroundColor: palette.stopPaper } : {}),
         fontSize: 14,
         lineHeight: 1.25,

@@ -1,0 +1,91 @@
+import { clipsWanted, playPhrase, type Phrase, type PhrasePractice } from '@leiter/core';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { loadClips } from '../shared/voice/load-clips';
+import { VoicePlayer } from '../shared/voice/voice-player';
+
+/** Enough for a quarter of an hour of an eight; nobody practises longer without a word. */
+const mostRows = 2000;
+const tickMilliseconds = 40;
+
+export interface Practice {
+  readonly isOn: boolean;
+  /** The row that is done now; null in the count-in and when nothing is played. */
+  readonly row: number | null;
+  /** Where there is no sound to be had. */
+  readonly isSilent: boolean;
+  readonly start: (what: Omit<PhrasePractice, 'passes'>) => void;
+  readonly stop: () => void;
+}
+
+/** Says a phrase with its words and counts again and again, on the clock of the sound card, and which row it is at. */
+export function usePractice(phrase: Phrase | null): Practice {
+  const [isOn, setOn] = useState(false);
+  const [row, setRow] = useState<number | null>(null);
+  const [isSilent, setSilent] = useState(false);
+  const ending = useRef<(() => void) | null>(null);
+
+  const stop = useCallback(() => {
+    ending.current?.();
+    ending.current = null;
+    setOn(false);
+    setRow(null);
+  }, []);
+  // another phrase, or the same to the other side, begins anew
+  useEffect(() => stop, [phrase, stop]);
+
+  const start = ({ bpm, segment }: Omit<PhrasePractice, 'passes'>): void => {
+    stop();
+    if (!phrase) return;
+    const chosen = segment === null ? null : phrase.segments[segment];
+    const rows = chosen ? chosen.to - chosen.from : phrase.rows.length;
+    const play = playPhrase(phrase, { bpm, segment, passes: Math.max(1, Math.floor(mostRows / Math.max(1, rows))) });
+    const gone = new AbortController();
+    const context = newContext();
+    setSilent(context === null);
+    setOn(true);
+    if (!context) return;
+    ending.current = () => {
+      gone.abort();
+      void context.close();
+    };
+    const clips = new Map<string, AudioBuffer>();
+    const player = new VoicePlayer(context, clips, (said) => {
+      window.dispatchEvent(new CustomEvent('leiter-said', { detail: said }));
+    });
+    const begin = async (): Promise<void> => {
+      await loadClips(
+        clipsWanted([play.utterances]),
+        (file) => context.decodeAudioData(file),
+        (key, clip) => {
+          clips.set(key, clip);
+        },
+        () => undefined,
+        gone.signal,
+      );
+      if (gone.signal.aborted) return;
+      await context.resume();
+      const zero = context.currentTime + 0.15;
+      let at = -1;
+      const timer = setInterval(() => {
+        const now = context.currentTime - zero;
+        player.look([{ name: 'phrase', zero, utterances: play.utterances }]);
+        while ((play.rows[at + 1]?.at ?? Infinity) <= now) at += 1;
+        setRow(play.rows[at]?.row ?? null);
+        if (now > play.seconds) stop();
+      }, tickMilliseconds);
+      gone.signal.addEventListener('abort', () => {
+        clearInterval(timer);
+      });
+    };
+    void begin();
+  };
+  return { isOn, row, isSilent, start, stop };
+}
+
+function newContext(): AudioContext | null {
+  try {
+    return new AudioContext({ latencyHint: 'interactive' });
+  } catch {
+    return null;
+  }
+}
