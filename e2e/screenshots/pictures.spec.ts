@@ -58,8 +58,6 @@ test('The main views of the demo club', async ({ page, leiter }) => {
   for (let press = 0; press < 4; press++) await page.keyboard.press('Control+z');
   await expect(page.getByText('saved', { exact: true })).toBeVisible();
 
-  await open(page, leiter, `/classes/${id}/compare`);
-  await shoot(page, 'compare');
   await open(page, leiter, `/classes/${id}/teach`);
   await page.getByRole('button', { name: /start/i }).click();
   await expect(page.getByRole('timer')).toBeVisible();
@@ -114,6 +112,9 @@ test('The main views of the demo club', async ({ page, leiter }) => {
   await open(page, leiter, '/library/cartwheel');
   await expect(page.getByRole('region', { name: 'The way' }).getByRole('link').first()).toBeAttached();
   await shoot(page, 'movement');
+  await open(page, leiter, '/library/harbour-phrase/steps');
+  await expect(page.getByRole('region', { name: 'Walks' })).toBeVisible();
+  await shoot(page, 'phrase');
   await phone(page, leiter, taught?.id ?? '', remote);
 });
 

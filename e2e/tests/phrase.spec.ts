@@ -10,7 +10,7 @@ test('An eight is written by keys, what cannot be danced is named at its count, 
   await expect(page.getByRole('region', { name: 'Score' }).getByRole('region').first()).toBeVisible();
 
   // a combination that nobody has written yet
-  await page.goto(`${leiter.url}/library/step-touch/steps`);
+  await page.goto(`${leiter.url}/library/rhythm-clap/steps`);
   await expect(page.getByText('Nothing to show yet')).toBeVisible();
   const eight = '1 R fwd, 2 L fwd, 3 R kick, & R back, 4 R side, 5 R cross, 6 L back, 7 R side, 8 L close';
   expect(eight.length).toBeLessThanOrEqual(120);
