@@ -291,5 +291,5 @@ export {
   type WrittenPhrase,
 } from './phrase/phrase.js';
 export { phraseTextFaultWords, readPhrase, type PhraseTextFault } from './phrase/phrase-text.js';
-export { playPhrase, type PhrasePractice } from './phrase/play.js';
+export { playPhrase, type PhrasePractice } from './voice/phrase-practice.js';
 export { phraseFindingWords, walk, type PhraseFinding, type Stand, type Walk } from './phrase/walk.js';

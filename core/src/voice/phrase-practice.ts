@@ -1,7 +1,7 @@
 import type { Seconds } from '../values/unit.js';
-import { countWord } from '../voice/count-words.js';
-import { quickFactor, spokenSeconds, type Utterance } from '../voice/spoken.js';
-import { countsOf, type Phrase } from './phrase.js';
+import { countWord } from './count-words.js';
+import { quickFactor, spokenSeconds, type Utterance } from './spoken.js';
+import { countsOf, type Phrase } from '../phrase/phrase.js';
 
 /** What of a phrase is practised, and how. */
 export interface PhrasePractice {
