@@ -282,6 +282,8 @@ export {
   mirroredPhrase,
   phraseLimits,
   phraseSeconds,
+  rowsAt,
+  writtenSide,
   type Foot,
   type FootAct,
   type FootPlace,

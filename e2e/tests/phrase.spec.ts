@@ -1,4 +1,5 @@
-import { expect, signIn, test } from './leiter.js';
+import { ask, expect, signIn, test, type Coming } from './leiter.js';
+import { startTeaching, storePlan } from './teach-page.js';
 
 test('An eight is written by keys, what cannot be danced is named at its count, it goes over the floor to both sides, and stays', async ({
   page,
@@ -62,4 +63,20 @@ test('An eight is written by keys, what cannot be danced is named at its count, 
   await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
   await page.reload();
   await expect(counts).toHaveCount(9);
+});
+
+test('Teach shows what is done on a count and what comes next, to the side that works', async ({ page, leiter }) => {
+  await signIn(page, leiter, 'owner');
+  const coming = await ask<readonly Coming[]>(page, 'coming-classes');
+  const id = coming.find((one) => one.class && !one.class.hasPlan)?.class?.id ?? '';
+  const dose = { kind: 'counts', eights: 1, bpm: 60, repeats: 2, countIn: 4 };
+  const item = { id: 'box', movement: 'jazz-box', dose, sides: 'left', tiers: ['core'], familiarity: 'routine', way: 'flow' };
+  await storePlan(page, leiter, id, { items: [item] });
+  await startTeaching(page, leiter, id);
+  const now = page.getByRole('region', { name: 'On this count' });
+  await expect(now).toHaveText('then left crosses in front');
+  // written with the right foot first: to the left it is the mirror image
+  await expect(now).toContainText('right back · “back”');
+  await expect(now).toContainText('then left to the side');
+  await expect(now).toContainText('left to the side · “side”');
 });

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { countsOf, mirroredPhrase, phraseSeconds, type Phrase, type Row, type WrittenPhrase } from './phrase.js';
+import { countsOf, mirroredPhrase, phraseSeconds, rowsAt, writtenSide, type Phrase, type Row, type WrittenPhrase } from './phrase.js';
 import { phraseTextFaultWords, readPhrase } from './phrase-text.js';
 import { phraseFindingWords, walk } from './walk.js';
 
@@ -28,6 +28,28 @@ const faultsOf = (text: string): readonly string[] => {
   const phrase = readPhrase({ ...about, text });
   return phrase.ok ? [] : phrase.error.map((fault) => `${String(fault.line)} ${fault.kind} ${fault.found}`);
 };
+
+describe('the row of a count', () => {
+  it('is that of its pass, half counts too; in the count-in the first is next; what is left of a group keeps the last', () => {
+    const phrase = read('1 R fwd, 2 L fwd, & R back, 3-6 both sink');
+    const at = (counts: number): readonly (number | undefined)[] => {
+      const { now, next } = rowsAt(phrase, counts);
+      return [now?.at, next?.at];
+    };
+    expect(at(-1)).toEqual([undefined, 0]);
+    expect(at(0)).toEqual([0, 1]);
+    expect(at(1.4)).toEqual([1, 1.5]);
+    expect(at(1.5)).toEqual([1.5, 2]);
+    expect(at(7.9)).toEqual([2, 0]);
+    expect(at(8)).toEqual([0, 1]);
+  });
+
+  it('goes to the side of the foot that acts first', () => {
+    expect(writtenSide(read('1-2 both sink, 3 L side, 4 R close'))).toBe('left');
+    expect(writtenSide(mirroredPhrase(read('1-2 both sink, 3 L side, 4 R close')))).toBe('right');
+    expect(writtenSide(read('1-2 both sink'))).toBeNull();
+  });
+});
 
 describe('a phrase as it is written', () => {
   it('is rows on their counts, with feet, arms and words, in segments', () => {

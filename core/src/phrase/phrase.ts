@@ -86,11 +86,30 @@ export function countsOf(rows: readonly Row[]): number {
   return last ? last.at + last.counts : 0;
 }
 
+/** A pass ends with its group: then the music begins another. */
+const passCounts = ({ rows, beats }: Pick<Phrase, 'rows' | 'beats'>): number => Math.max(beats, Math.ceil(countsOf(rows) / beats) * beats);
+
+/**
+ * Which row is done after so many counts of a phrase that is done again and again, and which comes next.
+ * @param counts since it began; below 0 in the count-in
+ */
+export function rowsAt(phrase: Pick<Phrase, 'rows' | 'beats'>, counts: number): { readonly now: Row | null; readonly next: Row | null } {
+  const { rows } = phrase;
+  if (counts < 0) return { now: null, next: rows[0] ?? null };
+  const within = counts % passCounts(phrase);
+  const at = rows.findLastIndex((row) => row.at <= within);
+  return { now: rows[at] ?? null, next: rows[at + 1] ?? rows[0] ?? null };
+}
+
 const otherFoot = { left: 'right', right: 'left', both: 'both' } as const;
 const swapped: Readonly<Record<string, string>> = { left: 'right', right: 'left', Left: 'Right', Right: 'Left', L: 'R', R: 'L' };
 /** Left and right exchanged in what is said of arms, eyes and hands. */
 const mirrorWords = (words: string | null): string | null =>
   words?.replaceAll(/\b(?:left|right|Left|Right|L|R)\b/g, (word) => swapped[word] ?? word) ?? null;
+
+/** To which side a phrase goes as it is written: the foot that acts first. */
+export const writtenSide = ({ rows }: Pick<Phrase, 'rows'>): Foot | null =>
+  rows.flatMap(({ foot }) => (foot === 'left' || foot === 'right' ? [foot] : []))[0] ?? null;
 
 /** The same to the other side: feet, turns and walls of the room exchanged, and the words that name them. */
 export function mirroredPhrase(phrase: Phrase): Phrase {

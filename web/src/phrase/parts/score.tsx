@@ -1,35 +1,14 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
-import type { FootAct, FootPlace, Phrase, PhraseFinding, Row, Stand, Weight } from '@leiter/core';
+import type { FootPlace, Phrase, PhraseFinding, Row, Stand, Weight } from '@leiter/core';
 import { phraseFindingWords } from '@leiter/core';
 import { palette } from '../../shared/palette';
+import { actWords, rowWords } from '../../shared/phrase-words';
 
 const placeSigns: Readonly<Record<FootPlace, string>> = { fwd: '↑', back: '↓', side: '→', cross: '×', behind: '⤫', close: '·', place: '○' };
 /** A left foot goes to the left. */
 const leftSigns: typeof placeSigns = { ...placeSigns, side: '←' };
-const placeWords: Readonly<Record<FootPlace, string>> = {
-  fwd: t`forward`,
-  back: t`back`,
-  side: t`to the side`,
-  cross: t`crosses in front`,
-  behind: t`crosses behind`,
-  close: t`closes`,
-  place: t`in its place`,
-};
-const actWords: Readonly<Record<FootAct, string>> = {
-  step: t`steps`,
-  touch: t`touches`,
-  kick: t`kicks`,
-  lift: t`lifts`,
-  brush: t`brushes`,
-  drag: t`drags`,
-  hop: t`hops`,
-  leap: t`leaps`,
-  jump: t`jump`,
-  sink: t`bend`,
-};
-
 /** `3`, `&`: a count in its group. */
 export const countSign = (at: number, beats: number): string => (at % 1 === 0 ? String((at % beats) + 1) : '&');
 
@@ -38,19 +17,6 @@ function countName({ rows, segments, beats }: Phrase, row: number): string {
   const name = segments.find(({ from, to }) => row >= from && row < to)?.name ?? '';
   const sign = countSign(rows[row]?.at ?? 0, beats);
   return name === '' ? sign : t`${name}, ${sign}`;
-}
-
-/** What a row is, in words: for who does not see the score, and beside it. */
-function rowWords({ foot, act, place, turn, words }: Row): string {
-  const who = foot === null ? '' : foot === 'both' ? t`both feet` : foot === 'left' ? t`left` : t`right`;
-  const does =
-    act === null
-      ? ''
-      : act === 'step' && place !== null
-        ? placeWords[place]
-        : [actWords[act], place && place !== 'place' ? placeWords[place] : ''].join(' ');
-  const turned = turn === 0 ? '' : turn > 0 ? t`turn left ${turn}°` : t`turn right ${-turn}°`;
-  return [who, does, turned, words ?? ''].filter((part) => part.trim() !== '').join(' ');
 }
 
 /** Left is a square, right a disc: told apart by shape as well as by tone. */

@@ -6,6 +6,7 @@ import type { ReactNode } from 'react';
 import { headingFont, palette } from '../../shared/palette';
 import { Figure } from '../../shared/figure';
 import { sectionWords } from '../../shared/words';
+import { PhraseNow } from './phrase-now';
 import { countOf, paceWords, sideWords, stepWords, type SideWords } from '../run/teach-words';
 
 interface Props {
@@ -249,6 +250,7 @@ function Now({ position, stance, isWaiting }: Pick<Props, 'position' | 'stance' 
           </Box>
         )}
       </Box>
+      {!isPaused && !isWaiting && <PhraseNow position={position} />}
     </Box>
   );
 }
