@@ -1,4 +1,4 @@
-import { ask, expect, signIn, test, type Coming } from './leiter.js';
+import { expect, freshClass, signIn, test } from './leiter.js';
 import { startTeaching, storePlan } from './teach-page.js';
 
 test('An eight is written by keys, what cannot be danced is named at its count, it goes over the floor to both sides, and stays', async ({
@@ -67,8 +67,7 @@ test('An eight is written by keys, what cannot be danced is named at its count, 
 
 test('Teach shows what is done on a count and what comes next, to the side that works', async ({ page, leiter }) => {
   await signIn(page, leiter, 'owner');
-  const coming = await ask<readonly Coming[]>(page, 'coming-classes');
-  const id = coming.find((one) => one.class && !one.class.hasPlan)?.class?.id ?? '';
+  const id = await freshClass(page, 'dance');
   const dose = { kind: 'counts', eights: 1, bpm: 60, repeats: 2, countIn: 4 };
   const item = { id: 'box', movement: 'jazz-box', dose, sides: 'left', tiers: ['core'], familiarity: 'routine', way: 'flow' };
   await storePlan(page, leiter, id, { items: [item] });

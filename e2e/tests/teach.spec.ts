@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { ask, expect, signIn, test, type Coming, type Leiter } from './leiter.js';
+import { ask, expect, freshClass, signIn, test, type Coming, type Leiter } from './leiter.js';
 
 const timer = (page: Page) => page.getByRole('timer', { name: 'left of this item' });
 
@@ -112,7 +112,7 @@ async function listen(page: Page): Promise<() => Promise<readonly Heard[]>> {
 
 /** An open class with one item that is done on both sides. */
 async function planWithSides(page: Page, leiter: Leiter): Promise<string> {
-  const id = (await ask<readonly Coming[]>(page, 'coming-classes')).find((one) => one.class && !one.class.hasPlan)?.class?.id ?? '';
+  const id = await freshClass(page, 'gymnastics');
   const dose = { kind: 'reps', sets: 1, reps: 4, secondsPerRep: 1, restSeconds: 0 };
   const item = { id: 'lunge', movement: 'low-lunge-stretch', dose, sides: 'both', tiers: ['core'], familiarity: 'routine', way: 'flow' };
   const plan = { v: 1, focus: [], sections: [{ id: 'drills', kind: 'drills', items: [item] }] };
