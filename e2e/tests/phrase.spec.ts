@@ -63,6 +63,27 @@ test('An eight is written by keys, what cannot be danced is named at its count, 
   await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
   await page.reload();
   await expect(counts).toHaveCount(9);
+
+  // where somebody else saved meanwhile one decides; what is written can be left, and taken away whole
+  const other = await page.context().newPage();
+  await other.goto(page.url());
+  await other.getByLabel('The steps').fill('1 R side, 2 L close');
+  await page.getByLabel('The steps').fill('1 L side, 2 R close');
+  await other.getByRole('button', { name: 'Save' }).click();
+  await expect(other.getByRole('button', { name: 'Saved' })).toBeVisible();
+  await page.getByLabel('The steps').press('Control+s');
+  await expect(page.getByText('Somebody saved other steps meanwhile.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Save' })).toBeDisabled();
+  await page.getByRole('button', { name: 'Take theirs' }).click();
+  await expect(page.getByLabel('The steps')).toHaveValue('1 R side, 2 L close');
+  await page.getByLabel('The steps').fill('');
+  await page.getByRole('button', { name: 'Leave it as it was' }).click();
+  await expect(counts).toHaveCount(2);
+  await page.getByLabel('The steps').fill('');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
+  await other.reload();
+  await expect(other.getByText('Nothing to show yet')).toBeVisible();
 });
 
 test('Teach shows what is done on a count and what comes next, to the side that works', async ({ page, leiter }) => {

@@ -19,7 +19,7 @@ import type { MovementResponse } from '@leiter/contract';
 import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams } from 'react-router';
-import { entryOf, saveMovement, useMovements } from '../queries/library.queries';
+import { savePhrase, useMovements } from '../queries/library.queries';
 import { useMay } from '../queries/may';
 import { ApiError } from '../shared/api';
 import { forgetDraft, keepDraft, keptDraft, type DraftKind } from '../shared/document-session/kept-draft';
@@ -61,6 +61,9 @@ const metreWords = [
   [6, t`sixes`],
 ] as const;
 
+const isSame = (a: WrittenPhrase, b: WrittenPhrase): boolean =>
+  (Object.keys(blank) as (keyof WrittenPhrase)[]).every((field) => a[field] === b[field]);
+
 /** A combination, a routine or a form step by step: written by keys, seen as a score, walked over the floor, to both sides. */
 function PhrasePage() {
   const { slug = '' } = useParams();
@@ -89,7 +92,17 @@ function Editor({ movement }: { readonly movement: MovementResponse }) {
   const [isOther, setOther] = useState(false);
   const [state, setState] = useState<'kept' | 'saving' | { readonly failed: string }>('kept');
   const kept = movement.phrase ?? blank;
-  const isChanged = (Object.keys(blank) as (keyof WrittenPhrase)[]).some((field) => written[field] !== kept[field]);
+  const isChanged = !isSame(written, kept);
+  // nothing written any more: then the movement has no steps
+  const isEmpty = written.text.trim() === '';
+  // on what it was written: where somebody saved other steps meanwhile, one decides
+  const [base, setBase] = useState(() => keptDraft(draftKind, `${movement.slug}.base`)?.content ?? kept);
+  if (state !== 'saving' && !isSame(base, kept) && isSame(written, base)) {
+    // nothing of one's own: what others save is followed; set while rendering, as React advises for state that follows a prop
+    setWritten(kept);
+    setBase(kept);
+  }
+  const isOvertaken = isChanged && state === 'kept' && !isSame(base, kept);
   const read = useMemo(() => readPhrase(written), [written]);
   const phrase = useMemo(() => (read.ok ? (isOther ? mirroredPhrase(read.value) : read.value) : null), [read, isOther]);
   const way = useMemo(() => (phrase ? walk(phrase) : null), [phrase]);
@@ -98,15 +111,29 @@ function Editor({ movement }: { readonly movement: MovementResponse }) {
     const changed = { ...written, ...next };
     setWritten(changed);
     keepDraft(draftKind, movement.slug, { version: 1, content: changed });
+    keepDraft(draftKind, `${movement.slug}.base`, { version: 1, content: base });
+    setState('kept');
+  };
+  const forget = (now: WrittenPhrase): void => {
+    forgetDraft(draftKind, movement.slug);
+    forgetDraft(draftKind, `${movement.slug}.base`);
+    setBase(now);
+  };
+  const takeBack = (): void => {
+    setWritten(kept);
+    forget(kept);
     setState('kept');
   };
   const save = (): void => {
-    if (!mayChange || !isChanged || !read.ok) return;
+    if (!mayChange || !isChanged || isOvertaken || !(read.ok || isEmpty)) return;
     setState('saving');
-    saveMovement({ ...entryOf(movement), phrase: written }).then(
-      () => {
-        forgetDraft(draftKind, movement.slug);
+    const now = isEmpty ? blank : written;
+    savePhrase(movement.slug, isEmpty ? null : written, (before) => isSame(before ?? blank, base)).then(
+      (isSaved) => {
         setState('kept');
+        if (!isSaved) return;
+        setWritten(now);
+        forget(now);
       },
       (error: unknown) => {
         setState({ failed: error instanceof ApiError ? (error.problem?.errors?.[0]?.message ?? error.message) : t`It was not saved.` });
@@ -137,8 +164,13 @@ function Editor({ movement }: { readonly movement: MovementResponse }) {
           >
             <Trans>On paper</Trans>
           </Button>
+          {mayChange && isChanged && state !== 'saving' && (
+            <Button variant="outlined" onClick={takeBack}>
+              <Trans>Leave it as it was</Trans>
+            </Button>
+          )}
           {mayChange && (
-            <Button variant="contained" disabled={!isChanged || !read.ok || state === 'saving'} onClick={save}>
+            <Button variant="contained" disabled={!isChanged || isOvertaken || !(read.ok || isEmpty) || state === 'saving'} onClick={save}>
               {isChanged ? t`Save` : t`Saved`}
             </Button>
           )}
@@ -211,6 +243,24 @@ function Editor({ movement }: { readonly movement: MovementResponse }) {
                 {read.error.slice(0, 4).map((fault) => (
                   <div key={fault.line}>{t`Line ${fault.line}: ${phraseTextFaultWords(fault)}`}</div>
                 ))}
+              </Box>
+            )}
+            {isOvertaken && (
+              <Box role="alert" sx={{ color: palette.caution, mt: 1 }}>
+                <Trans>Somebody saved other steps meanwhile.</Trans>
+                <Box sx={{ display: 'flex', gap: 1.25, mt: 1 }}>
+                  <Button variant="outlined" onClick={takeBack}>
+                    <Trans>Take theirs</Trans>
+                  </Button>
+                  <Button
+                    variant="outlined"
+                    onClick={() => {
+                      setBase(kept);
+                    }}
+                  >
+                    <Trans>Go on with mine</Trans>
+                  </Button>
+                </Box>
               </Box>
             )}
             {typeof state === 'object' && (

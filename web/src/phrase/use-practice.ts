@@ -42,8 +42,8 @@ export function usePractice(phrase: Phrase | null): Practice {
     const gone = new AbortController();
     const context = newContext();
     setSilent(context === null);
-    setOn(true);
     if (!context) return;
+    setOn(true);
     ending.current = () => {
       gone.abort();
       void context.close();

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import type { LibraryImportResponse, MovementResponse } from '@leiter/contract';
-import { libraryOf, type Movement, type Unsaid } from '@leiter/core';
+import { libraryOf, type Movement, type Unsaid, type WrittenPhrase } from '@leiter/core';
 import type { ImportTold } from '../shared/import-dialog';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
@@ -74,6 +74,23 @@ export function entryOf({ isOwn: _own, isPutAway: _away, ownCue: _said, ...entry
 export async function saveMovement(movement: Movement): Promise<void> {
   await api<MovementResponse>('PUT', `library/${movement.slug}`, { movement });
   await queryClient.invalidateQueries({ queryKey: ['library'] });
+}
+
+/**
+ * Keeps the steps of a movement, or takes them away, and leaves what else the server has of it by now.
+ * @param isOn whether the steps that the server has are those on which these were written
+ * @returns false where they are not: then nothing is saved, and the others are shown
+ */
+export async function savePhrase(
+  slug: string,
+  phrase: WrittenPhrase | null,
+  isOn: (before: WrittenPhrase | undefined) => boolean,
+): Promise<boolean> {
+  const { phrase: before, ...entry } = entryOf(await api<MovementResponse>('GET', `library/${slug}`));
+  const isGood = isOn(before);
+  if (isGood) await saveMovement(phrase ? { ...entry, phrase } : entry);
+  else await queryClient.invalidateQueries({ queryKey: ['library'] });
+  return isGood;
 }
 
 export async function putMovementAway(slug: string, isPutAway: boolean): Promise<void> {
