@@ -10,6 +10,13 @@ test('An eight is written by keys, what cannot be danced is named at its count, 
   await page.getByRole('link', { name: 'Step by step' }).click();
   await expect(page.getByRole('region', { name: 'Score' }).getByRole('region').first()).toBeVisible();
 
+  // on paper: both sides, and nothing of the screen
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByText('As it is written', { exact: true })).toBeVisible();
+  await expect(page.getByText('The other side', { exact: true }).last()).toBeVisible();
+  await expect(page.getByLabel('The steps')).toBeHidden();
+  await page.emulateMedia({ media: 'screen' });
+
   // a combination that nobody has written yet
   await page.goto(`${leiter.url}/library/rhythm-clap/steps`);
   await expect(page.getByText('Nothing to show yet')).toBeVisible();

@@ -17,6 +17,11 @@ test('The terms of a programme are read by grade, heard, and asked in a quiz by 
   expect((await clips).postDataJSON()).toMatchObject({ clips: [{ text: 'demi-plié', language: 'fr' }] });
   await expect(page.getByRole('region', { name: 'Counting' })).toContainText('いち · に · さん');
 
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('navigation')).toBeHidden();
+  await expect(page.getByText('demi-plié').last()).toBeVisible();
+  await page.emulateMedia({ media: 'screen' });
+
   await page.getByRole('link', { name: 'Quiz of ten' }).click();
   await page.getByLabel('What is asked').selectOption('what it means');
   const answers = page.getByRole('list', { name: 'Answers' }).getByRole('listitem');

@@ -6,11 +6,13 @@ import { lyingPoses } from './poses/lying.js';
 import { oneLegPoses } from './poses/one-leg.js';
 import { propPoses } from './poses/props.js';
 import { sittingPoses } from './poses/sitting.js';
+import { stancePoses } from './poses/stances.js';
 import { standingPoses } from './poses/standing.js';
 import { settled } from './settle.js';
 
 const written: Readonly<Record<string, WrittenPose>> = {
   ...standingPoses,
+  ...stancePoses,
   ...oneLegPoses,
   ...jumpingPoses,
   ...sittingPoses,

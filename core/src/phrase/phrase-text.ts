@@ -78,7 +78,8 @@ export function readPhrase(written: WrittenPhrase): Result<Phrase, readonly Phra
       if (faults.at(-1)?.line !== index + 1) faults.push({ line: index + 1, kind, found });
     };
     const trimmed = line.trim();
-    if (trimmed === '') return;
+    // one line says that there are too many: those after it are not read
+    if (trimmed === '' || faults.at(-1)?.kind === 'too-many-rows') return;
     if (trimmed.startsWith('#')) {
       names.push({ name: trimmed.replace(/^#+\s*/, '').slice(0, 60), from: drafts.length });
       return;

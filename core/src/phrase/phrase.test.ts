@@ -88,6 +88,10 @@ describe('a phrase as it is written', () => {
     expect(faultsOf(text)).toContain(fault);
   });
 
+  it('says once that there are too many rows, however many more there are', () => {
+    expect(faultsOf(Array.from({ length: 150 }, () => '1 R fwd, 2 L fwd, 3 R fwd, 4 L fwd').join('\n'))).toEqual(['101 too-many-rows 400']);
+  });
+
   it('never throws, and says of every fault what it is', () => {
     fc.assert(
       fc.property(

@@ -87,7 +87,7 @@ export function countsOf(rows: readonly Row[]): number {
 }
 
 /** A pass ends with its group: then the music begins another. */
-const passCounts = ({ rows, beats }: Pick<Phrase, 'rows' | 'beats'>): number => Math.max(beats, Math.ceil(countsOf(rows) / beats) * beats);
+export const wholeGroups = (counts: number, beats: number): number => Math.max(1, Math.ceil(counts / beats)) * beats;
 
 /**
  * Which row is done after so many counts of a phrase that is done again and again, and which comes next.
@@ -96,7 +96,7 @@ const passCounts = ({ rows, beats }: Pick<Phrase, 'rows' | 'beats'>): number => 
 export function rowsAt(phrase: Pick<Phrase, 'rows' | 'beats'>, counts: number): { readonly now: Row | null; readonly next: Row | null } {
   const { rows } = phrase;
   if (counts < 0) return { now: null, next: rows[0] ?? null };
-  const within = counts % passCounts(phrase);
+  const within = counts % wholeGroups(countsOf(rows), phrase.beats);
   const at = rows.findLastIndex((row) => row.at <= within);
   return { now: rows[at] ?? null, next: rows[at + 1] ?? rows[0] ?? null };
 }

@@ -1,7 +1,7 @@
 import type { Seconds } from '../values/unit.js';
 import { countWord } from './count-words.js';
 import { quickFactor, spokenSeconds, type Utterance } from './spoken.js';
-import { countsOf, type Phrase } from '../phrase/phrase.js';
+import { countsOf, wholeGroups, type Phrase } from '../phrase/phrase.js';
 
 /** What of a phrase is practised, and how. */
 export interface PhrasePractice {
@@ -38,7 +38,7 @@ export function playPhrase(phrase: Phrase, { bpm, segment, passes }: PhrasePract
   // a segment keeps its place in the group: one that begins on 5 is counted in to 5
   const begins = some[0] ? Math.floor(some[0].at) : 0;
   const counts = countsOf(some) - begins;
-  const passCounts = Math.max(1, Math.ceil(counts / beats) * beats);
+  const passCounts = wholeGroups(counts, beats);
   const drafts: { readonly text: string; readonly count: number }[] = [];
   const rows: { readonly at: Seconds; readonly row: number }[] = [];
   const word = (count: number): string => countWord((((count % beats) + beats) % beats) + 1, 'en');

@@ -2,19 +2,8 @@ import { plural, t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import {
-  clockText,
-  countsOf,
-  mirroredPhrase,
-  phraseLimits,
-  phraseSeconds,
-  phraseTextFaultWords,
-  readPhrase,
-  walk,
-  type WrittenPhrase,
-} from '@leiter/core';
+import { clockText, countsOf, mirroredPhrase, phraseSeconds, readPhrase, walk, type WrittenPhrase, type Phrase } from '@leiter/core';
 import type { MovementResponse } from '@leiter/contract';
 import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
@@ -24,12 +13,13 @@ import { useMay } from '../queries/may';
 import { ApiError } from '../shared/api';
 import { forgetDraft, keepDraft, keptDraft, type DraftKind } from '../shared/document-session/kept-draft';
 import { FigureRow } from '../shared/figure-row';
-import { numberIn } from '../shared/number-in';
 import { Loaded, Page as Frame, Panel } from '../shared/page';
+import { OnPaper } from '../shared/on-paper';
 import { palette } from '../shared/palette';
 import { FloorPath } from './parts/floor-path';
 import { PracticeBar } from './parts/practice-bar';
 import { Score } from './parts/score';
+import { Writing } from './parts/writing';
 import { usePractice } from './use-practice';
 
 const blank: WrittenPhrase = {
@@ -42,9 +32,6 @@ const blank: WrittenPhrase = {
   endsAtStart: false,
   text: '',
 };
-const example = `# First eight
-1 R fwd / say walk, 2 L fwd, 3 R kick, & R back, 4 L place
-5 R cross / arms open, 6 L back, 7 R side, 8 L close`;
 const draftKind: DraftKind<WrittenPhrase> = {
   name: 'phrase',
   open: (kept) => {
@@ -54,13 +41,6 @@ const draftKind: DraftKind<WrittenPhrase> = {
   },
   write: (written) => written,
 };
-const metreWords = [
-  [8, t`eights`],
-  [4, t`fours`],
-  [3, t`threes`],
-  [6, t`sixes`],
-] as const;
-
 const isSame = (a: WrittenPhrase, b: WrittenPhrase): boolean =>
   (Object.keys(blank) as (keyof WrittenPhrase)[]).every((field) => a[field] === b[field]);
 
@@ -102,6 +82,8 @@ function Editor({ movement }: { readonly movement: MovementResponse }) {
     setWritten(kept);
     setBase(kept);
   }
+  // fields that hold what cannot be read begin anew with it
+  const [takenBack, setTakenBack] = useState(0);
   const isOvertaken = isChanged && state === 'kept' && !isSame(base, kept);
   const read = useMemo(() => readPhrase(written), [written]);
   const phrase = useMemo(() => (read.ok ? (isOther ? mirroredPhrase(read.value) : read.value) : null), [read, isOther]);
@@ -121,6 +103,7 @@ function Editor({ movement }: { readonly movement: MovementResponse }) {
   };
   const takeBack = (): void => {
     setWritten(kept);
+    setTakenBack((times) => times + 1);
     forget(kept);
     setState('kept');
   };
@@ -146,7 +129,7 @@ function Editor({ movement }: { readonly movement: MovementResponse }) {
       title={movement.name}
       about={<Link to={`/library/${movement.slug}`}>{t`the movement`}</Link>}
       actions={
-        <Box sx={{ display: 'flex', gap: 1.25, '@media print': { display: 'none' } }}>
+        <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap' }}>
           <Button
             variant="outlined"
             aria-pressed={isOther}
@@ -177,6 +160,19 @@ function Editor({ movement }: { readonly movement: MovementResponse }) {
         </Box>
       }
     >
+      {read.ok && (
+        <OnPaper name="phrase">
+          {() => (
+            <>
+              <Typography variant="h1" sx={{ mb: 1 }}>
+                {movement.name}
+              </Typography>
+              <Sheet phrase={read.value} title={t`As it is written`} />
+              <Sheet phrase={mirroredPhrase(read.value)} title={t`The other side`} />
+            </>
+          )}
+        </OnPaper>
+      )}
       <Panel label={t`Score`}>
         {phrase && way ? (
           <>
@@ -222,168 +218,49 @@ function Editor({ movement }: { readonly movement: MovementResponse }) {
         )}
       </Panel>
       {mayChange && (
-        <Panel label={t`How it is written`} width={400}>
-          <Box sx={{ '@media print': { display: 'none' } }}>
-            <TextField
-              label={t`The steps`}
-              value={written.text}
-              multiline
-              minRows={12}
-              maxRows={20}
-              fullWidth
-              onChange={(event) => {
-                change({ text: event.target.value });
-              }}
-              slotProps={{
-                htmlInput: { maxLength: 12_000, spellCheck: false, style: { fontFamily: 'monospace', fontSize: 14, lineHeight: 1.5 } },
-              }}
-            />
-            {!read.ok && written.text.trim() !== '' && (
-              <Box role="alert" sx={{ color: palette.stop, mt: 1 }}>
-                {read.error.slice(0, 4).map((fault) => (
-                  <div key={fault.line}>{t`Line ${fault.line}: ${phraseTextFaultWords(fault)}`}</div>
-                ))}
-              </Box>
-            )}
-            {isOvertaken && (
-              <Box role="alert" sx={{ color: palette.caution, mt: 1 }}>
-                <Trans>Somebody saved other steps meanwhile.</Trans>
-                <Box sx={{ display: 'flex', gap: 1.25, mt: 1 }}>
-                  <Button variant="outlined" onClick={takeBack}>
-                    <Trans>Take theirs</Trans>
-                  </Button>
-                  <Button
-                    variant="outlined"
-                    onClick={() => {
-                      setBase(kept);
-                    }}
-                  >
-                    <Trans>Go on with mine</Trans>
-                  </Button>
-                </Box>
-              </Box>
-            )}
-            {typeof state === 'object' && (
-              <Box role="alert" sx={{ color: palette.stop, mt: 1 }}>
-                {state.failed}
-              </Box>
-            )}
-            <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5, mt: 2 }}>
-              <Choice
-                label={t`Counted in`}
-                value={String(written.beats)}
-                options={metreWords.map(([beats, words]) => [String(beats), words] as const)}
-                onChoose={(value) => {
-                  change({ beats: Number(value) });
-                }}
-              />
-              <Choice
-                label={t`Stands at first`}
-                value={written.startWeight}
-                options={[
-                  ['both', t`on both feet`],
-                  ['left', t`on the left`],
-                  ['right', t`on the right`],
-                ]}
-                onChoose={(value) => {
-                  change({ startWeight: value as WrittenPhrase['startWeight'] });
-                }}
-              />
-              <Bpm
-                label={t`Learnt at`}
-                value={written.learnBpm}
-                onChange={(learnBpm) => {
-                  change({ learnBpm });
-                }}
-              />
-              <Bpm
-                label={t`Done at`}
-                value={written.bpm}
-                onChange={(bpm) => {
-                  change({ bpm });
-                }}
-              />
-              <Choice
-                label={t`At its end`}
-                value={written.endsAtStart ? 'mark' : 'anywhere'}
-                options={[
-                  ['anywhere', t`anywhere`],
-                  ['mark', t`back on its mark`],
-                ]}
-                onChoose={(value) => {
-                  change({ endsAtStart: value === 'mark' });
-                }}
-              />
-            </Box>
-            <Box sx={{ mt: 2, fontSize: 14, color: palette.soft, lineHeight: 1.5 }}>
-              <Trans>
-                A count, the foot (R, L, both), what it does: fwd, back, side, cross, behind, close, place; touch, kick, lift, brush, drag,
-                hop, leap, jump, sink; turn left 180. Commas part what is done; after a stroke come arms, look, say or free words. A line
-                with # names a part.
-              </Trans>
-              <Box component="pre" sx={{ m: 0, mt: 1, fontSize: 13, whiteSpace: 'pre-wrap' }}>
-                {example}
+        <Writing key={takenBack} written={written} faults={read.ok ? [] : read.error} change={change}>
+          {isOvertaken && (
+            <Box role="alert" sx={{ color: palette.caution, mt: 1 }}>
+              <Trans>Somebody saved other steps meanwhile.</Trans>
+              <Box sx={{ display: 'flex', gap: 1.25, mt: 1 }}>
+                <Button variant="outlined" onClick={takeBack}>
+                  <Trans>Take theirs</Trans>
+                </Button>
+                <Button
+                  variant="outlined"
+                  onClick={() => {
+                    setBase(kept);
+                  }}
+                >
+                  <Trans>Go on with mine</Trans>
+                </Button>
               </Box>
             </Box>
-          </Box>
-        </Panel>
+          )}
+          {typeof state === 'object' && (
+            <Box role="alert" sx={{ color: palette.stop, mt: 1 }}>
+              {state.failed}
+            </Box>
+          )}
+        </Writing>
       )}
     </Frame>
   );
 }
 
-function Choice({
-  label,
-  value,
-  options,
-  onChoose,
-}: {
-  readonly label: string;
-  readonly value: string;
-  readonly options: readonly (readonly [string, string])[];
-  readonly onChoose: (value: string) => void;
-}) {
+/** One side on paper: the score, and where it goes. */
+function Sheet({ phrase, title }: { readonly phrase: Phrase; readonly title: string }) {
+  const way = walk(phrase);
   return (
-    <TextField
-      select
-      label={label}
-      value={value}
-      onChange={(event) => {
-        onChoose(event.target.value);
-      }}
-      slotProps={{ select: { native: true } }}
-    >
-      {options.map(([one, words]) => (
-        <option key={one} value={one}>
-          {words}
-        </option>
-      ))}
-    </TextField>
-  );
-}
-
-const { least, most } = phraseLimits.bpm;
-
-function Bpm({ label, value, onChange }: { readonly label: string; readonly value: number; readonly onChange: (bpm: number) => void }) {
-  const [text, setText] = useState(String(value));
-  const tempoIn = (typed: string): number | null => {
-    const bpm = numberIn(typed);
-    return bpm !== null && bpm >= least && bpm <= most ? bpm : null;
-  };
-  const isWrong = tempoIn(text) === null;
-  return (
-    <TextField
-      label={t`${label}, a minute`}
-      value={text}
-      onChange={(event) => {
-        setText(event.target.value);
-        const bpm = tempoIn(event.target.value);
-        if (bpm !== null) onChange(bpm);
-      }}
-      error={isWrong}
-      helperText={isWrong ? t`${least} to ${most}; ${value} stays` : null}
-      slotProps={{ htmlInput: { inputMode: 'numeric' } }}
-    />
+    <Box sx={{ mb: 2.5, breakInside: 'avoid' }}>
+      <Typography variant="h2" sx={{ mb: 0.75 }}>
+        {title}
+      </Typography>
+      <Score phrase={phrase} stands={way.stands} findings={way.findings} current={null} />
+      <Box sx={{ mt: 1.5, breakInside: 'avoid' }}>
+        <FloorPath walk={way} />
+      </Box>
+    </Box>
   );
 }
 

@@ -5,7 +5,7 @@ import { createPortal, flushSync } from 'react-dom';
 
 interface Props {
   /** Where a page has several papers, `plan` gives way to the one that is opened over it. */
-  readonly name: 'plan' | 'families';
+  readonly name: 'plan' | 'families' | 'phrase' | 'terms';
   /** Asked only when there is paper. */
   readonly children: () => ReactNode;
 }

@@ -8,6 +8,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams } from 'react-router';
 import { useLibrary } from '../queries/library.queries';
 import { useSyllabuses } from '../queries/syllabus.queries';
+import { DarkSelect } from '../shared/dark-select';
 import { Figure } from '../shared/figure';
 import { headingFont, palette } from '../shared/palette';
 import { SayButton } from './parts/say-button';
@@ -76,7 +77,7 @@ function QuizPage() {
         <Box component="h1" sx={{ m: 0, fontFamily: headingFont, fontSize: 30, mr: 'auto' }}>
           {t`Terms of ${ladder?.programmeName ?? programme}`}
         </Box>
-        <Choice
+        <DarkSelect
           label={t`Words of the grades up to`}
           value={upTo}
           options={[['', t`all words`], ...(ladder?.grades.map(({ slug, name }) => [slug, t`up to ${name}`] as const) ?? [])]}
@@ -85,7 +86,7 @@ function QuizPage() {
             again();
           }}
         />
-        <Choice
+        <DarkSelect
           label={t`What is asked`}
           value={way}
           options={(['all', ...quizWays] as const).map((one) => [one, wayWords[one]] as const)}
@@ -278,45 +279,6 @@ function Result({
 
 function Big({ children }: { readonly children: ReactNode }) {
   return <Box sx={{ fontFamily: headingFont, fontSize: { xs: 40, sm: 72 }, lineHeight: 1.1, overflowWrap: 'anywhere' }}>{children}</Box>;
-}
-
-function Choice({
-  label,
-  value,
-  options,
-  onChoose,
-}: {
-  readonly label: string;
-  readonly value: string;
-  readonly options: readonly (readonly [string, string])[];
-  readonly onChoose: (value: string) => void;
-}) {
-  return (
-    <Box
-      component="select"
-      aria-label={label}
-      value={value}
-      onChange={(event) => {
-        onChoose(event.target.value);
-      }}
-      sx={{
-        p: '8px 12px',
-        font: 'inherit',
-        fontSize: 16,
-        color: palette.cream,
-        backgroundColor: palette.nightShade,
-        border: '1px solid #4A5A5F',
-        borderRadius: '4px',
-        maxWidth: 240,
-      }}
-    >
-      {options.map(([slug, words]) => (
-        <option key={slug} value={slug}>
-          {words}
-        </option>
-      ))}
-    </Box>
-  );
 }
 
 export { QuizPage as Page };

@@ -12,6 +12,7 @@ import { useLibrary, useMovements } from '../queries/library.queries';
 import { useSyllabuses } from '../queries/syllabus.queries';
 import { Figure } from '../shared/figure';
 import { Loaded, Page as Frame, Panel } from '../shared/page';
+import { OnPaper } from '../shared/on-paper';
 import { palette } from '../shared/palette';
 import { onPhone } from '../shared/screen';
 import { SayButton } from './parts/say-button';
@@ -29,9 +30,27 @@ function TermsPage() {
   const ladder = syllabuses.data?.find((one) => one.programme === programme) ?? null;
   const words = useMemo(() => termWords(library, programme, ladder), [library, programme, ladder]);
   const gradeName = (slug: string | null): string => ladder?.grades.find((grade) => grade.slug === slug)?.name ?? t`In no grade`;
+  const title = t`Terms of ${ladder?.programmeName ?? programme}`;
+  const lists = (
+    <>
+      {[...groupBy(words, ({ grade }) => grade)].map(([grade, own]) => (
+        <Box component="section" key={grade ?? ''} aria-label={gradeName(grade)} sx={{ mb: 3, breakInside: 'avoid-page' }}>
+          <Typography variant="h2" sx={{ mb: 0.5 }}>
+            {gradeName(grade)}
+          </Typography>
+          <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+            {own.map((word) => (
+              <WordLine key={word.movement.slug} word={word} />
+            ))}
+          </Box>
+        </Box>
+      ))}
+      <Counting />
+    </>
+  );
   return (
     <Frame
-      title={t`Terms of ${ladder?.programmeName ?? programme}`}
+      title={title}
       about={plural(words.length, { one: '# word', other: '# words' })}
       actions={
         <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap', ...notOnPaper }}>
@@ -63,29 +82,19 @@ function TermsPage() {
         </Box>
       }
     >
+      <OnPaper name="terms">
+        {() => (
+          <>
+            <Typography variant="h1" sx={{ mb: 1.5 }}>
+              {title}
+            </Typography>
+            {lists}
+          </>
+        )}
+      </OnPaper>
       <Panel label={t`Terms`}>
         <Loaded query={movements} what={t`words`}>
-          {() =>
-            words.length === 0 ? (
-              <Trans>No movement of this programme has a term, and its ladder asks nothing yet.</Trans>
-            ) : (
-              <>
-                {[...groupBy(words, ({ grade }) => grade)].map(([grade, own]) => (
-                  <Box component="section" key={grade ?? ''} aria-label={gradeName(grade)} sx={{ mb: 3, breakInside: 'avoid-page' }}>
-                    <Typography variant="h2" sx={{ mb: 0.5 }}>
-                      {gradeName(grade)}
-                    </Typography>
-                    <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-                      {own.map((word) => (
-                        <WordLine key={word.movement.slug} word={word} />
-                      ))}
-                    </Box>
-                  </Box>
-                ))}
-                <Counting />
-              </>
-            )
-          }
+          {() => (words.length === 0 ? <Trans>No movement of this programme has a term, and its ladder asks nothing yet.</Trans> : lists)}
         </Loaded>
       </Panel>
     </Frame>

@@ -25,7 +25,7 @@ export function PracticeBar({ phrase, practice }: { readonly phrase: Phrase; rea
     if (isOn) start({ bpm: kept, segment: chosen });
   };
   return (
-    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25, alignItems: 'center', mb: 2, '@media print': { display: 'none' } }}>
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25, alignItems: 'center', mb: 2 }}>
       <Button
         variant={isOn ? 'outlined' : 'contained'}
         onClick={() => {

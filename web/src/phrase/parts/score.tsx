@@ -67,7 +67,7 @@ export function Score({ phrase, stands, findings, current }: Props) {
         </Box>
       )}
       {phrase.segments.map(({ name, from, to }) => (
-        <Box component="section" key={from} aria-label={name === '' ? t`Steps` : name}>
+        <Box component="section" key={from} aria-label={name === '' ? t`Steps` : name} sx={{ breakInside: 'avoid' }}>
           {name !== '' && <Box sx={{ fontWeight: 700, mb: 0.5 }}>{name}</Box>}
           <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, display: 'flex', flexWrap: 'wrap', rowGap: 1 }}>
             {phrase.rows.slice(from, to).map((row, index) => {
