@@ -27,7 +27,11 @@ function measured(script, env = {}, args = []) {
 }
 
 say('Measuring the computation …');
-const core = [...measured('core/dist-test/bench/evaluate.js'), ...measured('core/dist-test/bench/figure.js')];
+const core = [
+  ...measured('core/dist-test/bench/evaluate.js'),
+  ...measured('core/dist-test/bench/figure.js'),
+  ...measured('core/dist-test/bench/phrase.js'),
+];
 say('Measuring the search …');
 const web = measured(`${root}/node_modules/vitest/vitest.mjs`, {}, ['run', '--config', 'web/bench/vitest.config.ts']);
 /** @returns what a bench of the server says, on a database of its own. */

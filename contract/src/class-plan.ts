@@ -6,6 +6,7 @@ import {
   itemSides,
   mostItems,
   mostSections,
+  mostSegments,
   sectionKinds,
   talkLimits,
   teachingStyles,
@@ -159,6 +160,35 @@ export function CircuitsField(): PropertyDecorator {
   );
 }
 
+const segmentNumbers = 'Numbers of segments, from 0.';
+
+/** Segments of a phrase by their place, counted from 0: those that are new, and those that the group has. */
+export class PhrasePartsBody {
+  @IsArray({ message: segmentNumbers })
+  @ArrayMaxSize(mostSegments, { message: `At most ${String(mostSegments)} segments.` })
+  @IsInt({ each: true, message: segmentNumbers })
+  @Min(0, { each: true, message: segmentNumbers })
+  @Max(mostSegments - 1, { each: true, message: segmentNumbers })
+  new!: number[];
+
+  @IsArray({ message: segmentNumbers })
+  @ArrayMaxSize(mostSegments, { message: `At most ${String(mostSegments)} segments.` })
+  @IsInt({ each: true, message: segmentNumbers })
+  @Min(0, { each: true, message: segmentNumbers })
+  @Max(mostSegments - 1, { each: true, message: segmentNumbers })
+  known!: number[];
+}
+
+/** Segments that may be left out. */
+function PartsField(): PropertyDecorator {
+  return applyDecorators(
+    MayBeLeftOut(),
+    IsObject({ message: 'Segments: new and known.' }),
+    ValidateNested(),
+    Type(() => PhrasePartsBody),
+  );
+}
+
 /** What an item of a plan and one of a file say alike; each may be left out. */
 export class ItemSaid {
   @MayBeLeftOut()
@@ -219,6 +249,10 @@ export class ItemSaid {
   /** They stand still when the music does. */
   @YesNoField()
   stopsWithMusic?: boolean;
+
+  /** Which segments of its phrase are built up. */
+  @PartsField()
+  parts?: PhrasePartsBody;
 }
 
 export class PlanItem extends ItemSaid {

@@ -199,10 +199,10 @@ export { inContact } from './figure/contact.js';
 export { completePose } from './figure/pose.js';
 export { poseNamed, poseNames, writtenPose } from './figure/pose-book.js';
 export { motionOf, poseAt, type Motion } from './figure/motion.js';
-export { facings, shapesOf, viewOf, type Facing, type View } from './figure/draw.js';
+export { extentOf, facings, flattened, shapesOf, viewOf, type Facing, type View } from './figure/draw.js';
 export { levelElevation } from './figure/room.js';
 export { solve } from './figure/solve.js';
-export { figureMarkup, type FigureInks, type FigureRoom } from './figure/markup.js';
+export { figureMarkup, solvedMarkup, type FigureInks, type FigureRoom } from './figure/markup.js';
 export { roomFor } from './figure/room.js';
 export { safetyTalkOf } from './versions/safety-talk.js';
 export { homeListOf, homeListWords, type HomeList } from './versions/home-list.js';
@@ -280,18 +280,35 @@ export { quizOf, quizSettings, quizWays, type Question, type QuizWay } from './t
 export {
   countsOf,
   mirroredPhrase,
+  mostSegments,
   phraseLimits,
   phraseSeconds,
+  phraseTiers,
   rowsAt,
-  writtenSide,
+  wholeGroups,
   type Foot,
   type FootAct,
   type FootPlace,
   type Phrase,
+  type PhraseParts,
+  type PhraseTierName,
   type Row,
   type Weight,
   type WrittenPhrase,
 } from './phrase/phrase.js';
+export { hasTier, phraseAs } from './phrase/tiers.js';
+export { compacted, leavesAt, type CompactChange, type PhraseRoom } from './phrase/compact.js';
+export { approachMoves, approachRows, mostApproachMoves, startingFoot, type ApproachMove } from './phrase/approach.js';
+export { buildUp, partsOfPhrase, type BuildUpStep, type BuildUpWay } from './phrase/build-up.js';
+export { armNames } from './phrase/arms.js';
+export { bestSeenAt, walkingFigure, type WalkingFigure } from './phrase/walking-figure.js';
+export { phraseFile, phraseFormat, phraseSchema, readPhraseFile } from './formats/phrase-file.js';
+export { mendedText, type FootMend } from './phrase/mend-text.js';
+export { isOtherSideOf, phraseRead } from './phrase/read-once.js';
+export { phraseInStep } from './timing/phrase-in-step.js';
+export { learningOf } from './timing/step.js';
+export { libraryWithRows, missingEntries, withSegmentStages } from './movement/phrase-loads.js';
 export { phraseTextFaultWords, readPhrase, type PhraseTextFault } from './phrase/phrase-text.js';
+export type { PhraseVoice } from './voice/phrase-words.js';
 export { playPhrase, type PhrasePractice } from './voice/phrase-practice.js';
 export { phraseFindingWords, walk, type PhraseFinding, type Stand, type Walk } from './phrase/walk.js';

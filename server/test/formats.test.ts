@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { librarySchema } from '@leiter/core';
+import { librarySchema, phraseFile, phraseSchema, readPhraseFile, type Movement } from '@leiter/core';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { format } from 'prettier';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -44,6 +44,23 @@ describe.each(formats)('$name', ({ name, schema, path }) => {
       .post(`/api/${path}/import?dryRun=true`)
       .send(exampleOf(`${name}.md`) as object)
       .expect(200);
+  });
+});
+
+describe('leiter-phrase-1', () => {
+  it('is published as what validates it says; update with “vitest -u”', async () => {
+    await expect(await written(phraseSchema())).toMatchFileSnapshot(`${folder}leiter-phrase-1.schema.json`);
+  });
+
+  it('fits every phrase of the library and the example of its page, which can be read', async () => {
+    const fits = new Ajv2020({ strict: false }).compile(phraseSchema());
+    const movements: readonly Movement[] = (await owner.get('/api/library').expect(200)).body;
+    const files = movements.flatMap(({ slug, name, phrase }) => (phrase ? [phraseFile(slug, name, phrase)] : []));
+    expect(files.length).toBeGreaterThan(50);
+    for (const file of [...files, exampleOf('leiter-phrase-1.md')]) {
+      expect(fits(file) ? [] : fits.errors).toEqual([]);
+      expect(readPhraseFile(JSON.stringify(file)).ok).toBe(true);
+    }
   });
 });
 

@@ -5,6 +5,7 @@ import {
   evaluatePlan,
   fillSlot,
   libraryOf,
+  libraryWithRows,
   meanAge,
   paceOf,
   planFromTemplate,
@@ -27,7 +28,7 @@ afterAll(() => club.close());
 it.each(['Puffins', 'Kittiwakes', 'Tide Pool', 'Undertow', 'Lanterns'])(
   'the template that is offered first to the %s, untouched, lets no check find anything',
   async (name) => {
-    const library = libraryOf((await owner.get('/api/library').expect(200)).body);
+    const library = libraryWithRows(libraryOf((await owner.get('/api/library').expect(200)).body));
     const templates: readonly PlanTemplate[] = (await owner.get('/api/plan-templates').expect(200)).body;
     const coming: readonly ComingClass[] = (await owner.get('/api/coming-classes').expect(200)).body;
     const { class: session } = coming.find(({ group }) => group.name === name) ?? {};

@@ -4,6 +4,7 @@ import {
   evaluatePlan,
   fitToClock,
   findItem,
+  libraryWithRows,
   stepsOf,
   usualVoice,
   utterancesOf,
@@ -16,7 +17,7 @@ import { readClasses, type WholeClass } from './classes/read-classes.js';
 import { mistakes } from './classes/mistakes.js';
 import { wholeClasses } from './classes/whole-classes.js';
 
-const library = shippedLibrary();
+const library = libraryWithRows(shippedLibrary());
 const classes = readClasses(wholeClasses, library);
 
 describe.each(classes.map((one) => [one.name, one] as const))('%s', (_name, { plan, context }: WholeClass) => {

@@ -6,6 +6,7 @@ import type { ChildId, CircuitId, ItemId, MovementSlug, Seconds, SectionId } fro
 import type { Calls, Helper, HomeTask, Leader, LeaderStance } from './led.js';
 import type { TeachingStyle, Way } from './way.js';
 import type { Track } from './music.js';
+import type { PhraseParts } from '../phrase/phrase.js';
 
 export const familiarities = ['new', 'known', 'routine'] as const;
 /** How well the group knows a movement, which decides how long explaining takes. */
@@ -52,6 +53,8 @@ export interface Item {
   readonly areEyesClosed?: boolean;
   /** They stand still when the music does. */
   readonly stopsWithMusic?: boolean;
+  /** Of a phrase, in the time of a timed dose: which segments are built up, new and known, counted from 0. */
+  readonly parts?: PhraseParts;
 }
 
 /** A line of tape, a ring, a beam of towels: what it is, and how long it takes. */

@@ -15,6 +15,7 @@ const teachingFields = [
   'choice',
   'areEyesClosed',
   'stopsWithMusic',
+  'parts',
 ] as const;
 
 /** The same item taught in another way; what the teaching leaves out is as usual again. */

@@ -23,14 +23,18 @@ describe('a dose with its teaching', () => {
       { kind: 'timed', seconds: 240 },
       { way: 'follow', explainSeconds: 90, takesTurns: true, isCameraMoved: true },
     ],
+    ['6 min new 2 known 1+3', { kind: 'timed', seconds: 360 }, { parts: { new: [1], known: [0, 2] } }],
     ['3x8 camera, talk 20 s, flow', three, { way: 'flow', explainSeconds: 20, isCameraMoved: true }],
   ])('reads “%s”', (text, dose, teaching) => {
     expect(readTeaching(text, like)).toEqual({ dose, teaching });
   });
 
-  it.each(['', 'flowing', '3x8 glide', '3x8 talk', '3x8 talk 40 min', 'talk', '99x99 flow'])('does not take “%s” for one', (text) => {
-    expect(readTeaching(text, like)).toBeNull();
-  });
+  it.each(['', 'flowing', '3x8 glide', '3x8 talk', '3x8 talk 40 min', 'talk', '99x99 flow', '6 min new 0', '6 min new 41'])(
+    'does not take “%s” for one',
+    (text) => {
+      expect(readTeaching(text, like)).toBeNull();
+    },
+  );
 
   it('leaves what is built before it', () => {
     const build = { what: 'a ring', seconds: 20 };
@@ -44,6 +48,7 @@ describe('a dose with its teaching', () => {
         explainSeconds: fc.integer({ min: 0, max: 900 }),
         takesTurns: fc.constant(true),
         isCameraMoved: fc.constant(true),
+        parts: fc.constantFrom({ new: [1], known: [] }, { new: [], known: [0, 2] }, { new: [3], known: [0, 1] }),
       },
       { requiredKeys: [] },
     );

@@ -1,6 +1,8 @@
 import { readDose, writeDose } from '../movement/read-dose.js';
 import type { Dose } from '../movement/dose.js';
 import { talkLimits, type Item } from './class-plan.js';
+import { mostSegments } from '../phrase/phrase.js';
+import { partsText } from './teaching-text.js';
 import { ways } from './way.js';
 import { teachingOf, type ItemTeaching } from './item-teaching.js';
 
@@ -16,10 +18,12 @@ const turnsAtEnd = /(?:^|[\s,])in turns$/;
 const cameraAtEnd = /(?:^|[\s,])camera$/;
 const eyesAtEnd = /(?:^|[\s,])eyes closed$/;
 const musicAtEnd = /(?:^|[\s,])music stops$/;
+/** Segments of a phrase, counted from 1. */
+const partsAtEnd = /(?:^|[\s,])(new|known) (\d{1,2}(?:\+\d{1,2})*)$/;
 
 /**
  * Reads a dose with what may stand behind it, in any order: `3x8 flow`, `4 min talk 90s`, `2x20s watch, in turns, camera, eyes
- * closed, music stops`. What is not written in words – what is built, called, chosen, who leads and helps – stays.
+ * closed, music stops`, `6 min new 2 known 1`. What is not written in words – what is built, called, chosen, who leads and helps – stays.
  * @param like the item it takes the place of: where only the teaching is written, its dose stays
  * @returns null for what is neither a dose nor a way of teaching, or beyond what anybody can do
  */
@@ -32,6 +36,7 @@ export function readTeaching(text: string, like: Pick<Item, 'dose'> & ItemTeachi
     isCameraMoved: _camera,
     areEyesClosed: _eyes,
     stopsWithMusic: _stops,
+    parts: _parts,
     ...others
   } = teachingOf(like);
   let teaching: ItemTeaching = others;
@@ -52,6 +57,12 @@ export function readTeaching(text: string, like: Pick<Item, 'dose'> & ItemTeachi
     if (taken(turnsAtEnd)) teaching = { ...teaching, takesTurns: true };
     if (taken(cameraAtEnd)) teaching = { ...teaching, isCameraMoved: true };
     if (taken(eyesAtEnd)) teaching = { ...teaching, areEyesClosed: true };
+    const parts = taken(partsAtEnd);
+    if (parts) {
+      const list = (parts[2] ?? '').split('+').map((one) => Number(one) - 1);
+      if (list.some((one) => one < 0 || one >= mostSegments)) return null;
+      teaching = { ...teaching, parts: { ...(teaching.parts ?? { new: [], known: [] }), [parts[1] === 'new' ? 'new' : 'known']: list } };
+    }
     if (taken(musicAtEnd)) teaching = { ...teaching, stopsWithMusic: true };
   }
   const { least, most } = talkLimits.explainSeconds;
@@ -70,6 +81,7 @@ export function writeTeaching({
   isCameraMoved,
   areEyesClosed,
   stopsWithMusic,
+  parts,
 }: Pick<Item, 'dose'> & ItemTeaching): string {
   return [
     writeDose(dose),
@@ -79,6 +91,7 @@ export function writeTeaching({
     isCameraMoved ? 'camera' : undefined,
     areEyesClosed ? 'eyes closed' : undefined,
     stopsWithMusic ? 'music stops' : undefined,
+    parts && partsText(parts).replace(', ', ' '),
   ]
     .filter((word) => word !== undefined)
     .join(' ');

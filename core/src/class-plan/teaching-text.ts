@@ -1,4 +1,5 @@
 import { clockText } from '../values/clock-text.js';
+import type { PhraseParts } from '../phrase/phrase.js';
 import type { ItemTeaching } from './item-teaching.js';
 import type { Calls, Helper, Leader, LeaderStance } from './led.js';
 
@@ -19,6 +20,12 @@ export function callsText({ what, everySeconds, from }: Calls): string {
   return `call ${what} every ${String(everySeconds)} s${from ? `, from ${from.replace('-', ' ')}` : ''}`;
 }
 
+/** `new 2, known 1`: which segments of a phrase are built up, counted from 1. */
+export function partsText({ new: fresh, known }: PhraseParts): string {
+  const numbers = (list: readonly number[]): string => list.map((one) => String(one + 1)).join('+');
+  return [...(fresh.length > 0 ? [`new ${numbers(fresh)}`] : []), ...(known.length > 0 ? [`known ${numbers(known)}`] : [])].join(', ');
+}
+
 /** `an adult to hold the cushion` */
 export function helperText({ who, does }: Helper): string {
   return `${who === 'adult' ? 'an adult' : 'a partner'} to ${does}`;
@@ -29,10 +36,24 @@ export function helperText({ who, does }: Helper): string {
  * @param nameOf names the movements of a free choice
  */
 export function teachingText(teaching: ItemTeaching, nameOf: (movement: string) => string = (slug) => slug): string {
-  const { way, explainSeconds, build, isCameraMoved, takesTurns, leader, stands, helper, calls, choice, areEyesClosed, stopsWithMusic } =
-    teaching;
+  const {
+    way,
+    explainSeconds,
+    build,
+    isCameraMoved,
+    takesTurns,
+    leader,
+    stands,
+    helper,
+    calls,
+    choice,
+    areEyesClosed,
+    stopsWithMusic,
+    parts,
+  } = teaching;
   return [
     way,
+    parts && partsText(parts),
     explainSeconds === undefined ? undefined : `talk ${clockText(explainSeconds)}`,
     build && `first ${build.what}`,
     takesTurns ? 'in turns' : undefined,

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { aLibrary, aMovement, anItem, aPlan } from '../testing/makers.js';
+import { writtenPhrase } from '../testing/phrases.js';
 import { placedItems } from '../class-plan/class-plan.js';
 import { copyOf, stepFurther } from './step-further.js';
 
@@ -46,5 +47,15 @@ describe('a class from an earlier one', () => {
   it('takes the next step that the plan does not have', () => {
     const both = { ...last, sections: [...last.sections, { id: 'x', kind: 'skill' as const, items: [anItem('roll')] }] };
     expect(stepFurther(both, library, [shown], '7-9', newId).steps).toEqual([{ from: 'rock', to: 'dive' }]);
+  });
+
+  it('goes on with a phrase by one segment, until all are known', () => {
+    const danced = aLibrary(aMovement('phrase', { phrase: writtenPhrase('# A\n1 R fwd\n# B\n5 L fwd\n# C\n1 R fwd') }));
+    const of = (parts: { new: number[]; known: number[] }) => {
+      const plan = { ...aPlan({ skill: [anItem('phrase', { dose: { kind: 'timed', seconds: 300 }, parts })] }), focus: [] };
+      return placedItems(stepFurther(plan, danced, [], '7-9', newId).plan)[0]?.item.parts;
+    };
+    expect(of({ new: [1], known: [0] })).toEqual({ new: [2], known: [0, 1] });
+    expect(of({ new: [2], known: [0, 1] })).toEqual({ new: [], known: [0, 1, 2] });
   });
 });

@@ -4,6 +4,8 @@ import type { MovementSlug } from '../values/unit.js';
 import type { AgeBand } from '../movement/age-band.js';
 import { outsideCircuit, tidied } from '../class-plan/circuit.js';
 import { placedItems, type ClassPlan, type Item } from '../class-plan/class-plan.js';
+import { partsOfPhrase } from '../phrase/build-up.js';
+import { phraseRead } from '../phrase/read-once.js';
 import { itemOf } from '../class-plan/new-item.js';
 
 /** From which share of the children on a skill counts as shown by the group. */
@@ -35,9 +37,20 @@ export function copyOf(plan: ClassPlan, library: Library, newId: () => string): 
   });
 }
 
+/** What was new of a phrase is known by now, and the next segment is new; of one that they have whole nothing is. */
+function oneSegmentMore(item: Item, library: Library): Item {
+  const written = library.get(item.movement)?.phrase;
+  const phrase = written && phraseRead(written);
+  if (!item.parts || !phrase) return item;
+  const { new: fresh, known } = partsOfPhrase(phrase, item.parts);
+  const all = [...known, ...fresh].toSorted((a, b) => a - b);
+  const next = phrase.segments.findIndex((_, index) => !all.includes(index));
+  return { ...item, parts: { new: next < 0 ? [] : [next], known: all } };
+}
+
 /**
  * The last class once more, one step further: each skill in focus that most children have shown alone gives way to the first
- * movement that it leads to and that the plan does not have; the others stay.
+ * movement that it leads to and that the plan does not have; the others stay. A phrase that is built up goes on by one segment.
  * @param marksByChild the marks of each child expected
  */
 export function stepFurther(
@@ -68,7 +81,7 @@ export function stepFurther(
         ...section,
         items: section.items.map((item) => {
           const movement = library.get(byFrom.get(item.movement) ?? '');
-          if (!movement) return item;
+          if (!movement) return oneSegmentMore(item, library);
           return { ...itemOf(movement, band), id: item.id, ...(item.circuit === undefined ? {} : { circuit: item.circuit }) };
         }),
       })),

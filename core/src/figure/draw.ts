@@ -63,6 +63,9 @@ function cameraAt({ azimuth, elevation }: View): Camera {
   };
 }
 
+/** Where a point is in the picture from a side. */
+export const flattened = (point: Vector, view: View): Flat => cameraAt(view).flat(point);
+
 /** @returns the strokes of a figure from one side, the furthest first; the head is drawn where its depth puts it. */
 export function shapesOf(figure: SolvedFigure, view: View): readonly Shape[] {
   const camera = cameraAt(view);

@@ -1,7 +1,7 @@
 import { propShapes, shapesOf, type Flat, type View } from './draw.js';
 import type { Motion } from './motion.js';
-import type { Pose } from './pose.js';
-import { solve } from './solve.js';
+import type { Pose, Prop } from './pose.js';
+import { solve, type SolvedFigure } from './solve.js';
 
 /** The inks of a drawn figure, as CSS colours. */
 export interface FigureInks {
@@ -26,13 +26,17 @@ export const floorOfSquare = 93;
 
 /** The strokes of a figure in a pose, and of what the movement uses, as SVG elements in a square of 100; numbers and inks only. */
 export function figureMarkup(pose: Pose, motion: Motion, view: View, room: FigureRoom, inks: FigureInks): string {
-  const figure = solve(pose);
+  return solvedMarkup(solve(pose), motion.props, view, room, inks);
+}
+
+/** The same of a body that is placed already. */
+export function solvedMarkup(figure: SolvedFigure, props: readonly Prop[], view: View, room: FigureRoom, inks: FigureInks): string {
   const at = ([right, up]: Flat): string =>
     `${((right - room.left) * room.scale).toFixed(2)},${(floorOfSquare - (up - room.base) * room.scale).toFixed(2)}`;
   const line = (points: readonly Flat[]): string => points.map(at).join(' ');
   const stroke = (points: readonly Flat[], ink: string, width: number, ends = 'round'): string =>
     `<polyline points="${line(points)}" stroke="${ink}" stroke-width="${width.toFixed(2)}" stroke-linecap="${ends}" stroke-linejoin="round" fill="none"/>`;
-  const things = propShapes(motion.props, figure, view).flatMap(({ kind, lines }) =>
+  const things = propShapes(props, figure, view).flatMap(({ kind, lines }) =>
     lines.map((points) => (kind === 'line' ? stroke(points, inks.line, 2.6) : stroke(points, inks.thing, 2))),
   );
   const body = shapesOf(figure, view).map((shape) => {

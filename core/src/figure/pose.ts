@@ -152,21 +152,26 @@ export function mirrored(pose: Pose): Pose {
   };
 }
 
+const mix = (a: number, b: number, share: number): number => a + (b - a) * share;
+
+/** An arm or a leg between two, at a share from 0 to 1. */
+export function blendedLimb(a: LimbAngles, b: LimbAngles, share: number): LimbAngles {
+  return {
+    flex: mix(a.flex, b.flex, share),
+    abduct: mix(a.abduct, b.abduct, share),
+    rotate: mix(a.rotate, b.rotate, share),
+    bend: mix(a.bend, b.bend, share),
+    end: mix(a.end, b.end, share),
+  };
+}
+
 /** @returns the pose between two, at a share from 0 to 1; the pelvis turns the short way round. */
 export function blended(from: Pose, to: Pose, share: number): Pose {
-  const mix = (a: number, b: number): number => a + (b - a) * share;
   const turn = (a: Degrees, b: Degrees): Degrees => a + shortWay(b - a) * share;
   const trunk = (a: TrunkAngles, b: TrunkAngles): TrunkAngles => ({
-    flex: mix(a.flex, b.flex),
-    bend: mix(a.bend, b.bend),
-    twist: mix(a.twist, b.twist),
-  });
-  const limb = (a: LimbAngles, b: LimbAngles): LimbAngles => ({
-    flex: mix(a.flex, b.flex),
-    abduct: mix(a.abduct, b.abduct),
-    rotate: mix(a.rotate, b.rotate),
-    bend: mix(a.bend, b.bend),
-    end: mix(a.end, b.end),
+    flex: mix(a.flex, b.flex, share),
+    bend: mix(a.bend, b.bend, share),
+    twist: mix(a.twist, b.twist, share),
   });
   return {
     root: {
@@ -177,11 +182,11 @@ export function blended(from: Pose, to: Pose, share: number): Pose {
     low: trunk(from.low, to.low),
     high: trunk(from.high, to.high),
     neck: trunk(from.neck, to.neck),
-    leftArm: limb(from.leftArm, to.leftArm),
-    rightArm: limb(from.rightArm, to.rightArm),
-    leftLeg: limb(from.leftLeg, to.leftLeg),
-    rightLeg: limb(from.rightLeg, to.rightLeg),
-    lift: mix(from.lift, to.lift),
+    leftArm: blendedLimb(from.leftArm, to.leftArm, share),
+    rightArm: blendedLimb(from.rightArm, to.rightArm, share),
+    leftLeg: blendedLimb(from.leftLeg, to.leftLeg, share),
+    rightLeg: blendedLimb(from.rightLeg, to.rightLeg, share),
+    lift: mix(from.lift, to.lift, share),
   };
 }
 

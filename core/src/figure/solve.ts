@@ -74,7 +74,8 @@ export function limbRotation({ flex, abduct, rotate }: LimbAngles, side: 1 | -1)
   return after(aboutX(-flex), after(aboutZ(side * abduct), aboutY(side * rotate)));
 }
 
-function solveArm(angles: LimbAngles, chest: Vector, trunk: Rotation, side: 1 | -1): Arm {
+/** An arm that hangs from a trunk turned so. */
+export function solveArm(angles: LimbAngles, chest: Vector, trunk: Rotation, side: 1 | -1): Arm {
   const shoulder = add(chest, turned(trunk, [side * skeleton.shoulderHalf, -0.01, 0]));
   const upper = after(trunk, limbRotation(angles, side));
   const elbow = add(shoulder, turned(upper, [0, -skeleton.upperArm, 0]));

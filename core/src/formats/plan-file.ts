@@ -8,6 +8,8 @@ import { placedItems, type Circuit, type ClassPlan, type Familiarity, type Item 
 import type { AgeBand } from '../movement/age-band.js';
 import type { Dose } from '../movement/dose.js';
 import type { Library } from '../movement/library.js';
+import { entriesOf } from '../movement/phrase-loads.js';
+import { phraseRead } from '../phrase/read-once.js';
 import { tierNames, type Movement, type TierName } from '../movement/movement.js';
 import type { SectionKind } from '../movement/section-kind.js';
 import { accepted, refused, type Result } from '../values/result.js';
@@ -189,10 +191,12 @@ export function writtenPlan(
 /** The movements that an entry rests on, without which it cannot be read. */
 function namedBy(movement: Movement | undefined): readonly MovementSlug[] {
   if (!movement) return [];
+  const phrase = movement.phrase && phraseRead(movement.phrase);
   return [
     ...movement.prerequisites.map((one) => one.movement),
     ...Object.values(movement.tiers).flatMap((tier) => (tier.prerequisites ?? []).map((one) => one.movement)),
     ...movement.undoneBy,
     ...(movement.instead === null ? [] : [movement.instead]),
+    ...(phrase ? entriesOf(phrase) : []),
   ];
 }

@@ -1,11 +1,14 @@
 import { accepted, refused, type Result } from '../values/result.js';
+import { replacedBy } from './tiers.js';
 import {
   footActs,
   phraseLimits,
+  phraseTiers,
   placesOfFeet,
   type FootAct,
   type FootPlace,
   type Phrase,
+  type PhraseTierName,
   type Row,
   type Segment,
   type WrittenPhrase,
@@ -16,7 +19,16 @@ export interface PhraseTextFault {
   /** Counted from 1. */
   readonly line: number;
   readonly kind:
-    'no-count' | 'count-goes-back' | 'count-beyond' | 'no-such-word' | 'unknown-word' | 'no-degrees' | 'too-many-rows' | 'nothing';
+    | 'no-count'
+    | 'count-goes-back'
+    | 'count-beyond'
+    | 'no-such-word'
+    | 'unknown-word'
+    | 'no-degrees'
+    | 'no-slug'
+    | 'stands-in-for-nothing'
+    | 'too-many-rows'
+    | 'nothing';
   readonly found: string;
 }
 
@@ -60,23 +72,82 @@ function countOf(word: string, before: number | null, beats: number): Count | 'b
   return { beat: from, until };
 }
 
+type Draft = Omit<Row, 'counts'> & { readonly until: number | null };
+
+/** Where a line begins: the group and the count before. */
+interface Place {
+  readonly group: number;
+  readonly before: number | null;
+}
+
+/** What a line that stands in for another begins with. */
+const tierStart = new RegExp(`^(${phraseTiers.join('|')})(?: room)?:(.*)$`, 'i');
+
+/** Whether a line holds rows of the phrase itself: no name, and nothing that stands in for another. */
+export function isRowLine(line: string): boolean {
+  const trimmed = line.trim();
+  return trimmed !== '' && !trimmed.startsWith('#') && !tierStart.test(trimmed);
+}
+
+/** What is done, one after the other: a comma parts it where a count or a foot follows; another belongs to the words before it. */
+export const partsOfLine = (line: string): readonly string[] => line.split(/,(?=\s*(?:$|\d|&|(?:R|L|both|left|right)\b))/);
+
+/** The rows of one line, from a place on; or what of it cannot be read. */
+function readLine(line: string, from: Place, beats: number): Result<{ readonly drafts: readonly Draft[]; readonly to: Place }, LineFault> {
+  const drafts: Draft[] = [];
+  let { group, before } = from;
+  for (const part of partsOfLine(line)) {
+    const [feet = '', ...beside] = part.split('/').map((one) => one.trim());
+    if (feet === '' && beside.length === 0) continue;
+    const words = feet.split(/\s+/).filter((word) => word !== '');
+    const count = countOf(words[0] ?? '', before, beats);
+    if (count === null) return refused({ kind: 'no-count', found: words[0] ?? '' });
+    if (count === 'beyond') return refused({ kind: 'count-beyond', found: words[0] ?? '' });
+    if (before !== null && count.beat <= before) {
+      if (words[0] === '&' || count.beat > 0) return refused({ kind: 'count-goes-back', found: words[0] ?? '' });
+      group += 1;
+    }
+    before = count.beat;
+    const doing = readDoing(words.slice(1));
+    if ('kind' in doing) return refused(doing);
+    const more = readBeside(beside, doing.words);
+    if ('kind' in more) return refused(more);
+    drafts.push({
+      at: group * beats + count.beat,
+      until: count.until === null ? null : group * beats + count.until,
+      ...doing,
+      ...more,
+    });
+  }
+  return accepted({ drafts, to: { group, before } });
+}
+
+type LineFault = Omit<PhraseTextFault, 'line'>;
+
+/** A row lasts as far as it says, else to the next one; the last to the end of its count. */
+const lasting = (drafts: readonly Draft[]): readonly Row[] =>
+  drafts.map(({ until, ...row }, index): Row => {
+    const next = drafts[index + 1]?.at;
+    return { ...row, counts: (until ?? next ?? Math.floor(row.at) + 1) - row.at };
+  });
+
 /**
- * Reads a phrase as it is written by hand: a line for each eight or any part of it, things that are done parted by commas – a count, the foot
- * (`R`, `L`, `both`), what it does and where, `turn left 180` –, and after strokes `arms`, `look`, `say` and free words. A line that begins with
- * `#` names the segment that follows. Counts begin again with 1 in each group.
+ * Reads a phrase as it is written by hand: a line for each eight or any part of it, what is done parted by commas – a count, the foot
+ * (`R`, `L`, `both`), what it does and where, `turn left 180` –, and after strokes `arms`, `look`, `say`, `watch`, `do` an entry of the library,
+ * `free` and free words. A line that begins with `#` names the segment that follows; one that begins with `easier:`, `harder:` or `small room:`
+ * stands in for the rows on its counts, in the group in which the line above it begins. Counts begin again with 1 in each group.
  * @returns the rows, or the first thing in each line that cannot be read. Never throws.
  */
 export function readPhrase(written: WrittenPhrase): Result<Phrase, readonly PhraseTextFault[]> {
   const { text, ...about } = written;
   const faults: PhraseTextFault[] = [];
-  const drafts: (Omit<Row, 'counts'> & { readonly until: number | null })[] = [];
+  const drafts: Draft[] = [];
+  const tiers: { readonly tier: PhraseTierName; readonly drafts: readonly Draft[]; readonly line: number }[] = [];
   const names: { readonly name: string; readonly from: number }[] = [];
-  let group = 0;
-  let before: number | null = null;
+  let place: Place = { group: 0, before: null };
+  let lineBegan: number | null = null;
+  let rows = 0;
   text.split(/\r?\n/).forEach((line, index) => {
-    const say = (kind: PhraseTextFault['kind'], found: string): void => {
-      if (faults.at(-1)?.line !== index + 1) faults.push({ line: index + 1, kind, found });
-    };
     const trimmed = line.trim();
     // one line says that there are too many: those after it are not read
     if (trimmed === '' || faults.at(-1)?.kind === 'too-many-rows') return;
@@ -84,60 +155,60 @@ export function readPhrase(written: WrittenPhrase): Result<Phrase, readonly Phra
       names.push({ name: trimmed.replace(/^#+\s*/, '').slice(0, 60), from: drafts.length });
       return;
     }
-    for (const part of trimmed.split(',')) {
-      const [feet = '', ...beside] = part.split('/').map((one) => one.trim());
-      if (feet === '' && beside.length === 0) continue;
-      const words = feet.split(/\s+/).filter((word) => word !== '');
-      const count = countOf(words[0] ?? '', before, about.beats);
-      if (count === null) {
-        say('no-count', words[0] ?? '');
-        return;
-      }
-      if (count === 'beyond') {
-        say('count-beyond', words[0] ?? '');
-        return;
-      }
-      if (before !== null && count.beat <= before) {
-        if (words[0] === '&' || count.beat > 0) {
-          say('count-goes-back', words[0] ?? '');
-          return;
-        }
-        group += 1;
-      }
-      before = count.beat;
-      const doing = readDoing(words.slice(1));
-      if ('kind' in doing) {
-        say(doing.kind, doing.found);
-        return;
-      }
-      if (drafts.length >= phraseLimits.rows) {
-        say('too-many-rows', String(phraseLimits.rows));
-        return;
-      }
-      drafts.push({
-        at: group * about.beats + count.beat,
-        until: count.until === null ? null : group * about.beats + count.until,
-        ...doing,
-        ...readBeside(beside, doing.words),
-      });
+    const other = tierStart.exec(trimmed);
+    if (other && lineBegan === null) {
+      faults.push({ line: index + 1, kind: 'stands-in-for-nothing', found: other[1] ?? '' });
+      return;
     }
+    const from = other ? { group: lineBegan ?? 0, before: null } : place;
+    const found = readLine(other?.[2] ?? trimmed, from, about.beats);
+    if (!found.ok) {
+      faults.push({ line: index + 1, ...found.error });
+      return;
+    }
+    rows += found.value.drafts.length;
+    if (rows > phraseLimits.rows) {
+      faults.push({ line: index + 1, kind: 'too-many-rows', found: String(phraseLimits.rows) });
+      return;
+    }
+    if (other) {
+      // the pattern names nothing else
+      tiers.push({ tier: (other[1] ?? '').toLowerCase() as PhraseTierName, drafts: found.value.drafts, line: index + 1 });
+      return;
+    }
+    const first = found.value.drafts[0];
+    if (first) lineBegan = Math.floor(first.at / about.beats);
+    place = found.value.to;
+    drafts.push(...found.value.drafts);
   });
   if (drafts.length === 0 && faults.length === 0) faults.push({ line: 1, kind: 'nothing', found: '' });
   if (faults.length > 0) return refused(faults);
-  const rows = drafts.map(({ until, ...row }, index): Row => {
-    const next = drafts[index + 1]?.at;
-    // the last one lasts to the end of its count
-    return { ...row, counts: (until ?? next ?? Math.floor(row.at) + 1) - row.at };
-  });
+  const own = lasting(drafts);
   const segments = (names[0]?.from === 0 ? names : [{ name: '', from: 0 }, ...names])
-    .map(({ name, from }, index, all): Segment => ({ name, from, to: all[index + 1]?.from ?? rows.length }))
+    .map(({ name, from }, index, all): Segment => ({ name, from, to: all[index + 1]?.from ?? own.length }))
     .filter(({ from, to }) => to > from);
-  return accepted({ ...about, rows, segments });
+  const covered = tiers.map(({ tier, drafts: some }) => ({ tier, rows: standIns(some, own) }));
+  const amiss = covered.findIndex((tier) => tier.rows.length === 0 || replacedBy(own, tier.rows).length === 0);
+  const wrong = tiers[amiss];
+  if (wrong) return refused([{ line: wrong.line, kind: 'stands-in-for-nothing', found: wrong.tier }]);
+  return accepted({ ...about, rows: own, segments, tiers: covered, stride: 1 });
+}
+
+/** What stands in lasts to the next of its rows; the last one to the end of its count, and as long as what it stands in for. */
+function standIns(drafts: readonly Draft[], own: readonly Row[]): readonly Row[] {
+  const rows = lasting(drafts);
+  const last = drafts.at(-1);
+  const here = last && own.findLast(({ at }) => at <= last.at);
+  if (!last || !here || last.until !== null) return rows;
+  return [...rows.slice(0, -1), { ...last, counts: Math.max(here.at + here.counts, Math.floor(last.at) + 1) - last.at }].map((row): Row => {
+    const { until: _until, ...rest } = row as Row & { readonly until?: number | null };
+    return rest;
+  });
 }
 
 type Doing = Pick<Row, 'foot' | 'act' | 'place' | 'turn' | 'words'>;
 
-function readDoing(words: readonly string[]): Doing | Pick<PhraseTextFault, 'kind' | 'found'> {
+function readDoing(words: readonly string[]): Doing | LineFault {
   let foot: Row['foot'] = null;
   let act: FootAct | null = null;
   let place: FootPlace | null = null;
@@ -169,22 +240,38 @@ function readDoing(words: readonly string[]): Doing | Pick<PhraseTextFault, 'kin
   return { foot, act, place, turn, words: free.length > 0 ? free.join(' ') : null };
 }
 
-function readBeside(beside: readonly string[], words: string | null): Pick<Row, 'arms' | 'look' | 'say' | 'words'> {
+const named = /^(arms|hands|look|say|watch|do|free)(?:\s+(.*))?$/i;
+const slug = /^[a-z0-9]+(?:-[a-z0-9]+)*$/;
+
+function readBeside(
+  beside: readonly string[],
+  words: string | null,
+): Pick<Row, 'arms' | 'look' | 'say' | 'words' | 'watch' | 'movement' | 'free'> | LineFault {
+  const said = new Map<string, string>();
+  const others: string[] = [];
+  for (const one of beside) {
+    const [, name, text = ''] = named.exec(one) ?? [];
+    if (name === undefined) others.push(one);
+    else if (!said.has(name.toLowerCase())) said.set(name.toLowerCase(), text.trim().slice(0, 80));
+  }
   const of = (name: string): string | null => {
-    const found = beside.find((one) => one.toLowerCase().startsWith(`${name} `));
-    return found
-      ? found
-          .slice(name.length + 1)
-          .trim()
-          .slice(0, 80)
-      : null;
+    const text = said.get(name);
+    return text === undefined || text === '' ? null : text;
   };
-  const free = beside.filter((one) => !/^(?:arms|hands|look|say) /i.test(one) && one !== '');
+  const movement = said.get('do') ?? null;
+  if (movement !== null && !slug.test(movement)) return { kind: 'no-slug', found: movement };
+  const free = said.get('free');
+  const among = free === undefined || free === '' ? [] : free.split(/\s+or\s+/);
+  const wrong = among.find((one) => !slug.test(one));
+  if (wrong !== undefined) return { kind: 'no-slug', found: wrong };
   return {
     arms: of('arms') ?? of('hands'),
     look: of('look'),
     say: of('say'),
-    words: [...(words ? [words] : []), ...free].join('; ').slice(0, 120) || null,
+    watch: of('watch'),
+    movement,
+    free: free === undefined ? null : among,
+    words: [...(words ? [words] : []), ...others.filter((one) => one !== '')].join('; ').slice(0, 120) || null,
   };
 }
 
@@ -203,6 +290,12 @@ export function phraseTextFaultWords({ kind, found }: PhraseTextFault): string {
       return `“${found}” is not known beside a foot: ${placesOfFeet.join(', ')}. Free words come after a stroke.`;
     case 'no-degrees':
       return `“${found}”: a turn is written turn left 180.`;
+    case 'no-slug':
+      return found === ''
+        ? 'Which entry? It is written as its address has it: do high-knees.'
+        : `“${found}” is no entry as its address has it: do high-knees, free bridge or cat-arch.`;
+    case 'stands-in-for-nothing':
+      return `Nothing is written yet that “${found}:” could stand in for: it comes after the line of its counts.`;
     case 'too-many-rows':
       return `More than ${found} rows.`;
     case 'nothing':

@@ -66,6 +66,12 @@ describe('a phrase as it is written', () => {
     expect(phraseSeconds(read(quayLight))).toBeCloseTo((16 * 60) / 108, 9);
   });
 
+  it('parts what is done at a comma before a count; another comma is part of the words', () => {
+    const { rows } = read('1 R fwd / low, long, through the ball / say walk, walk, 2 L fwd');
+    expect(rows).toHaveLength(2);
+    expect(rows[0]).toMatchObject({ words: 'low, long, through the ball', say: 'walk, walk' });
+  });
+
   it('covers its counts without hole or overlap where every count is written; ranges last as long as they say', () => {
     const { rows } = read('1-4 both sink, 5 R fwd, 7-8 L fwd');
     expect(rows.map(({ at, counts }) => [at, counts])).toEqual([
@@ -78,6 +84,7 @@ describe('a phrase as it is written', () => {
 
   it.each([
     ['R fwd', '1 no-count R'],
+    ['1 L fwd / say walk, R fwd', '1 no-count R'],
     ['1 R fwd, 1 L fwd, 3 R fwd, 2 L fwd', '1 count-goes-back 2'],
     ['1 R fwd\n9 L fwd', '2 count-beyond 9'],
     ['1 fwd', '1 no-such-word fwd'],
@@ -124,6 +131,8 @@ const anyPhrase = fc
     startWeight,
     startFacing,
     segments: [],
+    tiers: [],
+    stride: 1,
     rows: rows.map((row, at): Row => ({
       ...row,
       act: row.foot === null ? null : row.act,
@@ -133,6 +142,9 @@ const anyPhrase = fc
       look: null,
       say: 'left',
       words: null,
+      watch: null,
+      movement: null,
+      free: null,
     })),
   }));
 

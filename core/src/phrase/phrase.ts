@@ -1,4 +1,5 @@
 import type { Degrees } from '../figure/vector.js';
+import type { MovementSlug } from '../values/unit.js';
 
 export type Foot = 'left' | 'right';
 /** On which foot the body stands. */
@@ -30,6 +31,22 @@ export interface Row {
   readonly say: string | null;
   /** What cannot be said by feet: a stance, a technique, a freeze. */
   readonly words: string | null;
+  /** What to watch for. */
+  readonly watch: string | null;
+  /** The entry of the library that is done on this row; its load, hazards and prerequisites are those of the phrase. */
+  readonly movement: MovementSlug | null;
+  /** Counts of one's own choice, among these entries, or as the words say where none is named; null where nothing is free. */
+  readonly free: readonly MovementSlug[] | null;
+}
+
+/** Other rows on the same counts: for who cannot yet, for who can more, and where there is little room. */
+export const phraseTiers = ['easier', 'harder', 'small'] as const;
+export type PhraseTierName = (typeof phraseTiers)[number];
+
+/** Rows that stand in for those that begin on their counts. */
+export interface PhraseTier {
+  readonly tier: PhraseTierName;
+  readonly rows: readonly Row[];
 }
 
 /** What is taught as one: an eight, a few moves of a form. */
@@ -39,6 +56,15 @@ export interface Segment {
   readonly from: number;
   readonly to: number;
 }
+
+/** Which segments of a phrase a class learns, and which it has; indexes from 0. */
+export interface PhraseParts {
+  readonly new: readonly number[];
+  readonly known: readonly number[];
+}
+
+/** The most segments a phrase is parted into: what a class learns in a year. */
+export const mostSegments = 40;
 
 /** Counts in one group, and groups as the music has them: 8 in 4/4 and 2/4, 3 in a waltz, 6 in 6/8; in a form each move is a count. */
 export const metres = [3, 4, 6, 8] as const;
@@ -61,6 +87,9 @@ export interface WrittenPhrase {
 export interface Phrase extends Omit<WrittenPhrase, 'text'> {
   readonly rows: readonly Row[];
   readonly segments: readonly Segment[];
+  readonly tiers: readonly PhraseTier[];
+  /** How long a step is, to that of a grown-up in much room; 1 as it is written. */
+  readonly stride: number;
 }
 
 export const phraseLimits = { rows: 400, text: 12_000, bpm: { least: 20, most: 240 }, countIn: { least: 0, most: 16 } } as const;
@@ -111,20 +140,24 @@ const mirrorWords = (words: string | null): string | null =>
 export const writtenSide = ({ rows }: Pick<Phrase, 'rows'>): Foot | null =>
   rows.flatMap(({ foot }) => (foot === 'left' || foot === 'right' ? [foot] : []))[0] ?? null;
 
+const mirroredRow = (row: Row): Row => ({
+  ...row,
+  foot: row.foot && otherFoot[row.foot],
+  turn: row.turn === 0 ? 0 : -row.turn,
+  arms: mirrorWords(row.arms),
+  look: mirrorWords(row.look),
+  say: mirrorWords(row.say),
+  words: mirrorWords(row.words),
+  watch: mirrorWords(row.watch),
+});
+
 /** The same to the other side: feet, turns and walls of the room exchanged, and the words that name them. */
 export function mirroredPhrase(phrase: Phrase): Phrase {
   return {
     ...phrase,
     startWeight: otherFoot[phrase.startWeight],
     startFacing: ((9 - phrase.startFacing) % 8) + 1,
-    rows: phrase.rows.map((row) => ({
-      ...row,
-      foot: row.foot && otherFoot[row.foot],
-      turn: row.turn === 0 ? 0 : -row.turn,
-      arms: mirrorWords(row.arms),
-      look: mirrorWords(row.look),
-      say: mirrorWords(row.say),
-      words: mirrorWords(row.words),
-    })),
+    rows: phrase.rows.map(mirroredRow),
+    tiers: phrase.tiers.map(({ tier, rows }) => ({ tier, rows: rows.map(mirroredRow) })),
   };
 }

@@ -32,12 +32,16 @@ export interface Walk {
   readonly findings: readonly PhraseFinding[];
   /** The floor that it takes, with room for the body. */
   readonly footprint: { readonly lengthM: Metres; readonly widthM: Metres };
+  /** How much of it is round the feet, on each side. */
+  readonly around: Metres;
   /** True where the other side can follow at once: the weight ends on the other foot. */
   readonly startsOtherSide: boolean;
 }
 
 const radians = Math.PI / 180;
 const other = { left: 'right', right: 'left' } as const;
+/** A leap goes so much further than a step. */
+const leapTimes = 1.7;
 /** The body needs so much round each foot. */
 const aroundM = 0.35;
 /** A form is on its mark within a foot's length. */
@@ -54,20 +58,21 @@ const minus = (a: Spot, b: Spot): Spot => ({ x: a.x - b.x, z: a.z - b.z });
 const middleOf = ({ left, right }: Stand): Spot => ({ x: (left.x + right.x) / 2, z: (left.z + right.z) / 2 });
 
 /** Which foot a step is seen from: the one that stands. */
-function setFoot(stand: Stand, foot: Foot, row: Row): Spot {
+function setFoot(stand: Stand, foot: Foot, row: Row, stride: number): Spot {
   const sign = foot === 'left' ? 1 : -1;
   const from = stand[other[foot]];
+  const far = stride * (row.act === 'leap' ? leapTimes : 1);
   switch (row.place) {
     case 'fwd':
-      return plus(from, inRoom(stand.facing, (sign * stanceM) / 2, stepM.fwd));
+      return plus(from, inRoom(stand.facing, (sign * stanceM) / 2, far * stepM.fwd));
     case 'back':
-      return plus(from, inRoom(stand.facing, (sign * stanceM) / 2, -stepM.back));
+      return plus(from, inRoom(stand.facing, (sign * stanceM) / 2, -far * stepM.back));
     case 'side':
-      return plus(from, inRoom(stand.facing, sign * stepM.side, 0));
+      return plus(from, inRoom(stand.facing, sign * far * stepM.side, 0));
     case 'cross':
-      return plus(from, inRoom(stand.facing, -sign * stepM.cross, stepM.cross));
+      return plus(from, inRoom(stand.facing, -sign * far * stepM.cross, far * stepM.cross));
     case 'behind':
-      return plus(from, inRoom(stand.facing, -sign * stepM.behind, -stepM.behind));
+      return plus(from, inRoom(stand.facing, -sign * far * stepM.behind, -far * stepM.behind));
     case 'close':
       return plus(from, inRoom(stand.facing, sign * stanceM, 0));
     default:
@@ -76,10 +81,10 @@ function setFoot(stand: Stand, foot: Foot, row: Row): Spot {
 }
 
 /** Both feet go the same way: a jump on two. */
-function jumped(stand: Stand, { place }: Row): Stand {
+function jumped(stand: Stand, { place }: Row, stride: number): Stand {
   if (place === 'place') return { ...stand, weight: 'both' };
-  const ahead = place === 'fwd' ? stepM.fwd : place === 'back' ? -stepM.back : 0;
-  const half = (place === 'side' ? stepM.side : stanceM) / 2;
+  const ahead = place === 'fwd' ? stride * stepM.fwd : place === 'back' ? -stride * stepM.back : 0;
+  const half = (place === 'side' ? stride * stepM.side : stanceM) / 2;
   const middle = plus(middleOf(stand), inRoom(stand.facing, 0, ahead));
   return {
     ...stand,
@@ -101,19 +106,26 @@ function turnedBy(stand: Stand, degrees: Degrees, about: Spot): Stand {
 
 const takesWeight: ReadonlySet<Row['act']> = new Set(['step', 'leap', 'hop']);
 
-/** @returns how the body stands after a row, and what of it cannot be done */
-function after(stand: Stand, row: Row, index: number): { readonly stand: Stand; readonly finding: PhraseFinding | null } {
+/** @returns how the body stands after a row, and what of it cannot be done. @param index of the row, for what is found */
+export function walkedRow(
+  stand: Stand,
+  row: Row,
+  stride: number,
+  index = 0,
+): { readonly stand: Stand; readonly finding: PhraseFinding | null } {
   let next = stand;
   let finding: PhraseFinding | null = null;
   const { foot, act } = row;
-  if (foot === 'both') next = act === 'jump' ? jumped(stand, row) : { ...stand, weight: 'both' };
+  // what is chosen, or done as an entry has it, may end on either foot
+  if (foot === null && (row.free !== null || row.movement !== null)) next = { ...stand, weight: 'both' };
+  else if (foot === 'both') next = act === 'jump' ? jumped(stand, row, stride) : { ...stand, weight: 'both' };
   else if (foot !== null && act !== null) {
     // who stands on a foot alone can hop or bend on it, and nothing else
     if (stand.weight === foot && act !== 'hop' && act !== 'sink') finding = { row: index, kind: 'foot-carries', foot, amount: 0 };
     if (act === 'hop' && stand.weight !== foot) finding = { row: index, kind: 'foot-carries', foot: other[foot], amount: 0 };
     if (act === 'hop') next = { ...stand, weight: foot };
     else if (act !== 'sink') {
-      const spot = setFoot(stand, foot, row);
+      const spot = setFoot(stand, foot, row, stride);
       next = {
         ...stand,
         [foot]: spot,
@@ -137,6 +149,9 @@ const degreesOf = (wall: number): Degrees => {
   return turned <= -180 ? turned + 360 : turned;
 };
 
+/** The nearest of the eight walls. */
+export const wallOf = (facing: Degrees): number => (((Math.round(-facing / 45) % 8) + 8) % 8) + 1;
+
 /** How one stands before a phrase begins: feet side by side round the mark. */
 export function beginning({ startWeight, startFacing }: Pick<Phrase, 'startWeight' | 'startFacing'>): Stand {
   const facing = degreesOf(startFacing);
@@ -152,7 +167,7 @@ export function walk(phrase: Phrase): Walk {
   const findings: PhraseFinding[] = [];
   const stands: Stand[] = [beginning(phrase)];
   phrase.rows.forEach((row, index) => {
-    const { stand, finding } = after(stands.at(-1) ?? beginning(phrase), row, index);
+    const { stand, finding } = walkedRow(stands.at(-1) ?? beginning(phrase), row, phrase.stride, index);
     stands.push(stand);
     if (finding) findings.push(finding);
     const next = phrase.rows[index + 1];
@@ -175,6 +190,7 @@ export function walk(phrase: Phrase): Walk {
     stands,
     findings: findings.toSorted((a, b) => a.row - b.row),
     footprint: { widthM: extent(spots.map(({ x }) => x)), lengthM: extent(spots.map(({ z }) => z)) },
+    around: aroundM,
     startsOtherSide: last !== undefined && phrase.startWeight !== 'both' && last.weight === other[phrase.startWeight],
   };
 }

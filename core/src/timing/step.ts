@@ -1,6 +1,9 @@
 import { passesOf } from '../class-plan/class-plan.js';
 import { activeSecondsOf, countsOnce, restSecondsOf, tempoOf, timesLearnt, type Dose, type LengthBack } from '../movement/dose.js';
 import type { Seconds } from '../values/unit.js';
+import { buildUp, type BuildUpStep } from '../phrase/build-up.js';
+import { writtenSide } from '../phrase/phrase.js';
+import { phraseRead } from '../phrase/read-once.js';
 import type { TimedItem } from './timeline.js';
 
 /** The side of the children's bodies that works in a step. */
@@ -27,6 +30,8 @@ export type Step =
       readonly counts: number;
       /** To how many is counted before it begins with one again. */
       readonly beats: number;
+      /** Which part of a phrase is built up in which way, where one is. */
+      readonly learning?: BuildUpStep;
     }
   | {
       readonly kind: 'length';
@@ -38,6 +43,9 @@ export type Step =
       readonly back: LengthBack | null;
     };
 
+/** A step that is counted: into it, or in it. */
+export type CountedStep = Extract<Step, { kind: 'counts' | 'count-in' }>;
+
 /** The steps of an item as it is taught; steps that take no time are left out. Left comes before right. */
 export function stepsOf(timed: TimedItem): readonly Step[] {
   const { item, parts } = timed;
@@ -48,11 +56,44 @@ export function stepsOf(timed: TimedItem): readonly Step[] {
     { kind: 'go-to', seconds: parts.goTo - timed.roundRestSeconds },
     { kind: 'explain', seconds: parts.explain },
   ];
+  const learning = learningSteps(timed);
+  if (learning) return [...steps, ...learning].filter((step) => step.seconds > 0);
   sides.forEach((side, index) => {
     if (index > 0 || timed.isOtherSide) steps.push({ kind: 'change-side', seconds: parts.sideChange, side });
     steps.push({ kind: 'set-up', seconds: parts.setUp / passes, side }, ...workSteps(item.dose, parts.work / passes, side));
   });
   return steps.filter((step) => step.seconds > 0);
+}
+
+/** A phrase that is built up in the time of an item; null for what is none, or has not the time for the least of it. */
+export function learningOf({ item, movement, parts, sides }: TimedItem): readonly BuildUpStep[] | null {
+  if (!item.parts || item.dose.kind !== 'timed' || !movement.phrase) return null;
+  const phrase = phraseRead(movement.phrase);
+  if (!phrase) return null;
+  const { steps } = buildUp(phrase, item.parts, sides === 'both', parts.setUp + parts.work + parts.sideChange);
+  return steps.length > 0 ? steps : null;
+}
+
+function learningSteps(timed: TimedItem): readonly Step[] | null {
+  const { movement, sides } = timed;
+  const phrase = movement.phrase && phraseRead(movement.phrase);
+  const learnt = learningOf(timed);
+  if (!phrase || !learnt) return null;
+  // as it is written first, or as the side is asked
+  const written = writtenSide(phrase);
+  const asked = sideOf(sides);
+  const own = asked ?? written;
+  return learnt.flatMap((learning, index): readonly Step[] => {
+    const side = !learning.isOtherSide || own === null || own === 'lead' ? own : own === 'left' ? 'right' : 'left';
+    const isChange = learning.isOtherSide && learnt[index - 1]?.isOtherSide === false;
+    const beat = 60 / learning.bpm;
+    const { countIn, beats } = phrase;
+    return [
+      { kind: isChange ? 'change-side' : 'set-up', seconds: learning.pauseSeconds, side },
+      { kind: 'count-in', seconds: countIn * beat, side, counts: countIn, beats, learning },
+      { kind: 'counts', seconds: learning.danceSeconds - countIn * beat, side, counts: learning.counts * learning.passes, beats, learning },
+    ];
+  });
 }
 
 function sideOf(sides: TimedItem['item']['sides']): StepSide {

@@ -30,9 +30,23 @@ const anyPhrase = fc
     let at = 0;
     const rows = drafts.map(({ counts, say }): Row => {
       at += counts;
-      return { at: at - counts, counts, say, foot: null, act: null, place: null, turn: 0, arms: null, look: null, words: null };
+      return {
+        at: at - counts,
+        counts,
+        say,
+        foot: null,
+        act: null,
+        place: null,
+        turn: 0,
+        arms: null,
+        look: null,
+        words: null,
+        watch: null,
+        movement: null,
+        free: null,
+      };
     });
-    return { ...about, rows, segments: [] };
+    return { ...about, rows, segments: [], tiers: [], stride: 1 };
   });
 
 describe('practising a phrase', () => {

@@ -1,6 +1,7 @@
 import type { Seconds } from '../values/unit.js';
 import { countWord } from './count-words.js';
-import { quickFactor, spokenSeconds, type Utterance } from './spoken.js';
+import { leastSecondsOf, phraseWords, type PhraseVoice } from './phrase-words.js';
+import type { Utterance } from './spoken.js';
 import { countsOf, wholeGroups, type Phrase } from '../phrase/phrase.js';
 
 /** What of a phrase is practised, and how. */
@@ -11,6 +12,8 @@ export interface PhrasePractice {
   readonly segment: number | null;
   /** How often, one after the other. */
   readonly passes: number;
+  /** What is heard of it; its words where nothing is said. */
+  readonly voice?: PhraseVoice;
 }
 
 export interface PhrasePlay {
@@ -20,16 +23,13 @@ export interface PhrasePlay {
   readonly seconds: Seconds;
 }
 
-/** A word that has to be squeezed more than this is not understood: a beat is heard instead. */
-const mostRate = 1.3;
 const keepSeconds = 0.12;
-const leastSeconds = (text: string): Seconds => (spokenSeconds(text, 'en') * quickFactor) / mostRate;
 
 /**
  * What is said while a phrase is practised: its count-in, then the word of each row, and the count where a row has no word; `and` between
  * counts. Passes follow one another in whole groups, so that the music goes on. Nothing is said twice, and every word ends before the next.
  */
-export function playPhrase(phrase: Phrase, { bpm, segment, passes }: PhrasePractice): PhrasePlay {
+export function playPhrase(phrase: Phrase, { bpm, segment, passes, voice = 'words' }: PhrasePractice): PhrasePlay {
   const { beats, countIn } = phrase;
   const each = 60 / bpm;
   const chosen = segment === null ? null : phrase.segments[segment];
@@ -45,33 +45,16 @@ export function playPhrase(phrase: Phrase, { bpm, segment, passes }: PhrasePract
   for (let count = -countIn; count < 0; count += 1) drafts.push({ text: word(begins + count), count: countIn + count });
   for (let pass = 0; pass < passes; pass += 1) {
     const zero = countIn + pass * passCounts;
-    some.forEach((row, index) => {
-      const at = zero + row.at - begins;
-      rows.push({ at: at * each, row: from + index });
-      if (row.say !== null) drafts.push({ text: row.say, count: at });
-      else {
-        if (row.at % 1 !== 0) drafts.push({ text: 'and', count: at });
-        for (let count = Math.ceil(row.at); count < row.at + row.counts; count += 1)
-          drafts.push({ text: word(count), count: zero + count - begins });
-      }
-    });
-    // what is left of the group is counted
-    if (pass < passes - 1)
-      for (let count = Math.ceil(counts); count < passCounts; count += 1) drafts.push({ text: word(begins + count), count: zero + count });
+    some.forEach((row, index) => rows.push({ at: (zero + row.at - begins) * each, row: from + index }));
+    const isLast = pass === passes - 1;
+    for (const { text, count } of phraseWords(some, beats, voice, each))
+      // after the last pass nothing follows that has to be counted on
+      if (!isLast || count < counts) drafts.push({ text, count: zero + count });
   }
-  // hand-written rows may overlap: in order of time, and one word at a time
-  const inOrder = drafts
-    .toSorted((a, b) => a.count - b.count)
-    .filter(({ count }, index, all) => count !== all[index - 1]?.count)
-    .filter(({ text, count }, index, all) => {
-      // at a quick tempo the number before is worth more than an “and”
-      const before = all[index - 1];
-      return text !== 'and' || !before || (count - before.count) * each >= leastSeconds(before.text);
-    });
   const end = countIn + (passes - 1) * passCounts + counts;
-  const utterances = inOrder.map(({ text, count }, index): Utterance => {
-    const most = Math.max(0, (inOrder[index + 1]?.count ?? end) - count) * each;
-    const isHeard = most >= leastSeconds(text);
+  const utterances = drafts.map(({ text, count }, index): Utterance => {
+    const most = Math.max(0, (drafts[index + 1]?.count ?? end) - count) * each;
+    const isHeard = most >= leastSecondsOf(text, 'en');
     return { kind: 'count', text: isHeard ? text : '', language: 'en', at: count * each, most, keepFor: Math.min(keepSeconds, most / 3) };
   });
   return { utterances, rows: rows.toSorted((a, b) => a.at - b.at), seconds: end * each };

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { aLibrary, aMovement, anItem, aPlan, evaluated } from '../testing/makers.js';
+import { writtenPhrase } from '../testing/phrases.js';
+import { phraseInStep } from '../timing/phrase-in-step.js';
 import { anyLibrary, anyPlan } from '../testing/random-plans.js';
 import type { Item } from '../class-plan/class-plan.js';
 import { stepsOf } from '../timing/step.js';
@@ -295,5 +297,69 @@ describe('the leader', () => {
   it('who faces moves the other side, and the same one turned round or facing with the same side', () => {
     expect((['mirror', 'turned', 'facing'] as const).map((stance) => leaderSide('left', stance))).toEqual(['right', 'left', 'left']);
     expect(leaderSide('right', 'mirror')).toBe('left');
+  });
+});
+
+describe('a phrase', () => {
+  const phrase = writtenPhrase(
+    '1 R fwd / say walk, 2 L fwd / say walk, 3-4 both sink / say and hold\n5 L back, 6 R back, & L close, 7-8 both sink',
+    { bpm: 60, learnBpm: 60, countIn: 2 },
+  );
+  const counts = { kind: 'counts' as const, eights: 1, bpm: 60, repeats: 2, countIn: 2 };
+
+  it('has its words while it is learnt – a word over several counts once, numbers where there is none –, then its counts', () => {
+    const { list, timed } = said(
+      { dose: counts, sides: 'none', familiarity: 'routine', way: 'flow' },
+      {},
+      { kind: 'combination', sides: 'none', phrase },
+    );
+    const begin = timed?.parts ? timed.seconds - 18 : Number.NaN;
+    const heard = list.filter(({ at, kind }) => at >= begin - 1e-6 && kind === 'count').map(({ text }) => text);
+    expect(heard.slice(-16)).toEqual([
+      ...['walk', 'walk', 'and hold', 'five', 'six', 'and', 'seven', 'eight'],
+      ...['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight'],
+    ]);
+  });
+
+  it('that is built up fills the time of its item exactly: words, counts, and at last nothing but the count-in', () => {
+    const item = {
+      dose: { kind: 'timed' as const, seconds: 300 },
+      parts: { new: [0], known: [] },
+      sides: 'none' as const,
+      way: 'flow' as const,
+    };
+    const { timed } = said(item, {}, { kind: 'combination', sides: 'none', phrase });
+    if (!timed) throw new Error('no item');
+    const steps = stepsOf(timed);
+    expect(steps.reduce((sum, { seconds }) => sum + seconds, 0)).toBeCloseTo(timed.seconds, 6);
+    const ways = steps.flatMap((step) => (step.kind === 'counts' && step.learning ? [step.learning.way] : []));
+    expect(ways).toEqual(['words', 'from-behind', 'counts', 'full', 'groups', 'alone']);
+    const list = utterancesOf([timed], usualVoice)[0] ?? [];
+    let at = 0;
+    for (const step of steps) {
+      const from = at;
+      at += step.seconds;
+      if (step.kind !== 'counts') continue;
+      const heard = list.filter((one) => one.kind === 'count' && one.at >= from - 1e-6 && one.at < at - 1e-6).map(({ text }) => text);
+      if (step.learning?.way === 'alone') expect(heard).toEqual([]);
+      else expect(heard[0]).toBe(step.learning?.way === 'words' || step.learning?.way === 'from-behind' ? 'walk' : 'one');
+    }
+  });
+
+  it('to the other side is mirrored where the other side works, in a build-up too', () => {
+    const item = {
+      dose: { kind: 'timed' as const, seconds: 200 },
+      parts: { new: [0], known: [] },
+      sides: 'both' as const,
+      way: 'flow' as const,
+    };
+    const { timed } = said(item, {}, { kind: 'combination', sides: 'each', phrase });
+    if (!timed) throw new Error('no item');
+    const sides = stepsOf(timed).flatMap((step) => (step.kind === 'counts' ? [`${step.learning?.way ?? ''} ${step.side ?? ''}`] : []));
+    expect(sides[0]).toBe('words right');
+    expect(sides).toContain('other-side left');
+    const other = stepsOf(timed).find((step) => step.kind === 'counts' && step.side === 'left');
+    const shown = other?.kind === 'counts' ? phraseInStep(timed, other) : null;
+    expect(shown?.phrase.rows[0]?.foot).toBe('left');
   });
 });

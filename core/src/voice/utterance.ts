@@ -2,10 +2,13 @@ import type { MovementKind } from '../movement/kind.js';
 import type { Call } from './call-list.js';
 import { calledUtterances, callRound, callsAtStops, callSequence } from './caller.js';
 import { musicStops } from '../timing/music-stops.js';
-import { stepsOf, type Step, type StepSide } from '../timing/step.js';
+import type { BuildUpWay } from '../phrase/build-up.js';
+import { phraseInStep } from '../timing/phrase-in-step.js';
+import { stepsOf, type CountedStep, type Step, type StepSide } from '../timing/step.js';
 import type { TimedItem } from '../timing/timeline.js';
 import type { Seconds } from '../values/unit.js';
 import { countWord } from './count-words.js';
+import { phraseWords, type PhraseVoice } from './phrase-words.js';
 import { quickFactor, spokenSeconds, type Utterance, type UtteranceKind } from './spoken.js';
 import type { CountLanguage, TeachingVoice } from './teaching-voice.js';
 
@@ -175,6 +178,9 @@ function draftsOf(timed: TimedItem, voice: TeachingVoice, called: readonly Call[
         else counted(step, at, newSide, isAlternating);
         break;
       case 'counts':
+        if (newSide === '' && inRows(step, at)) break;
+        counted(step, at, newSide, false);
+        break;
       case 'count-in':
         counted(step, at, newSide, false);
         break;
@@ -217,6 +223,30 @@ function draftsOf(timed: TimedItem, voice: TeachingVoice, called: readonly Call[
         say('count', fits(word, voice.countLanguage, each) ? word : '', moment, voice.countLanguage);
       }
     }
+  }
+
+  /** A phrase: with its words as long as it is learnt, then with its counts. @returns whether it is one */
+  function inRows(step: CountedStep, from: Seconds): boolean {
+    const shown = phraseInStep(timed, step);
+    if (!shown) return false;
+    const { phrase, passes, passCounts } = shown;
+    const each = step.seconds / step.counts;
+    const isFirst = steps.find((one) => one.kind === 'counts' && one.side === step.side) === step;
+    const all = Array.from({ length: passes }, (_, pass) =>
+      phraseWords(phrase.rows, phrase.beats, heardIn(step, isFirst && pass === 0), each).map((word) => ({
+        ...word,
+        count: word.count + pass * passCounts,
+      })),
+    )
+      .flat()
+      .filter(({ count, number }) => count < step.counts && (voice.counts || number === null));
+    all.forEach(({ text, count, number }, index) => {
+      const language = number === null ? 'en' : voice.countLanguage;
+      const word = number === null ? text : countWord(number, language);
+      const room = ((all[index + 1]?.count ?? step.counts) - count) * each;
+      say('count', fits(word, language, room) ? word : '', from + count * each, language);
+    });
+    return true;
   }
 
   /** Each rep is a call. */
@@ -269,6 +299,24 @@ function draftsOf(timed: TimedItem, voice: TeachingVoice, called: readonly Call[
     for (let left = counts; left >= 1; left -= 1) say('count', countWord(left, voice.countLanguage), end - left, voice.countLanguage);
     if (isLast && voice.sides && !isQuiet && step.seconds >= 2) say('call', 'stop', end - stopSeconds);
   }
+}
+
+/** What is heard while a phrase is built up; one that is only done has its words at first. */
+const heardWhileLearning: Readonly<Record<BuildUpWay, PhraseVoice>> = {
+  words: 'words',
+  'from-behind': 'words',
+  join: 'words',
+  counts: 'counts',
+  full: 'counts',
+  'other-side': 'words',
+  'other-full': 'counts',
+  groups: 'counts',
+  alone: 'nothing',
+};
+
+function heardIn({ learning }: CountedStep, isFirst: boolean): PhraseVoice {
+  if (learning) return heardWhileLearning[learning.way];
+  return isFirst ? 'words' : 'counts';
 }
 
 const isWork = ({ kind }: Step): boolean =>

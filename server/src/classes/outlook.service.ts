@@ -20,7 +20,7 @@ export class OutlookService {
   /** Of the classes of a week that are planned and still to be taught; one after the other, so that others are answered between. */
   async ofWeek(asker: Asker, day: string): Promise<readonly ClassOutlook[]> {
     const { entries } = await this.calendar.week(asker.clubId, day);
-    const library = await this.library.library(asker.clubId);
+    const library = await this.library.reckoned(asker.clubId);
     const outlooks: ClassOutlook[] = [];
     for (const { class: session } of entries) {
       if (!session?.hasPlan || session.taughtAt !== null || session.cancelledBecause !== null) continue;

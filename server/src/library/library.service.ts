@@ -1,7 +1,7 @@
 import { promisify } from 'node:util';
 import { brotliCompress, constants, gzip } from 'node:zlib';
 import type { ChangeMovementRequest, MovementResponse } from '@leiter/contract';
-import { libraryOf, openMovement, type Library, type Movement } from '@leiter/core';
+import { libraryOf, libraryWithRows, openMovement, type Library, type Movement } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { Repository } from 'typeorm';
@@ -27,6 +27,7 @@ export interface LibraryBody {
 export class LibraryService {
   private readonly versions: Kept<string>;
   private readonly libraries = new OfVersion<Library>();
+  private readonly withRows = new OfVersion<Library>();
   private readonly bodies = new OfVersion<LibraryBody>();
 
   constructor(
@@ -57,6 +58,11 @@ export class LibraryService {
   /** The library as core reckons with it; read anew only when an entry was written since. */
   async library(clubId: string): Promise<Library> {
     return this.libraries.of(clubId, await this.version(clubId), async () => libraryOf(await this.list(clubId)));
+  }
+
+  /** The library with what the rows of phrases ask of a body, for who reckons with it. */
+  async reckoned(clubId: string): Promise<Library> {
+    return this.withRows.of(clubId, await this.version(clubId), async () => libraryWithRows(await this.library(clubId)));
   }
 
   /** Grows with every write to an entry of the club, whichever process writes; asked of the database unless it is sure to be told. */

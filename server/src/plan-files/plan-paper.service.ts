@@ -53,7 +53,7 @@ export class PlanPaperService {
   async paper(asker: Asker, classId: string): Promise<{ readonly pdf: Buffer; readonly name: string }> {
     const page = await this.classes.page(asker, classId);
     if (!page.stored) throw notFound('plan');
-    const library = await this.library.library(asker.clubId);
+    const library = await this.library.reckoned(asker.clubId);
     const children = page.children.filter(({ attendance }) => attendance !== 'absent');
     const evaluation = evaluatePlan(page.stored.plan, library, {
       settings: defaultTimingSettings,

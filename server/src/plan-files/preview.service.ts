@@ -7,7 +7,7 @@ import {
   evaluatePlan,
   itemTotals,
   libraryFaultWords,
-  libraryOf,
+  libraryWithRows,
   longestTalk,
   meanAge,
   paceOf,
@@ -86,8 +86,9 @@ export class PreviewService {
     };
     const plan = readPlan(plainPlan(file), library.value, ageBandOf(meanAge(context.agesYears)));
     if (!plan.ok) return refused(plan.error.map(planFault));
-    const evaluation = evaluatePlan(plan.value, library.value, context);
-    return accepted(answerOf(plan.value, withTriedMends(plan.value, library.value, context, evaluation), library.value, context));
+    const reckoned = library.value === own ? await this.library.reckoned(clubId) : libraryWithRows(library.value);
+    const evaluation = evaluatePlan(plan.value, reckoned, context);
+    return accepted(answerOf(plan.value, withTriedMends(plan.value, reckoned, context, evaluation), reckoned, context));
   }
 }
 
@@ -148,7 +149,7 @@ export function withInline(own: Library, file: PlanFile): Result<Library, readon
     own,
     [...brought.values()].map(({ entry }) => entry),
   );
-  if (read.ok) return accepted(libraryOf(read.value.values()));
+  if (read.ok) return accepted(read.value);
   return refused(
     read.error.map((fault) => ({
       field: `${brought.get(fault.entry)?.path ?? 'plan.movements'}${fault.field === '' ? '' : `.${fault.field}`}`,

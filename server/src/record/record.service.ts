@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { AddObservationRequest, ObservationResponse } from '@leiter/contract';
-import { accepted, refused, type Result } from '@leiter/core';
+import { accepted, refused, withSegmentStages, type Result } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager } from 'typeorm';
@@ -84,7 +84,7 @@ export class RecordService {
   }
 
   private async refusalOf(clubId: string, request: AddObservationRequest): Promise<ObservationRefusal | null> {
-    const movement = await this.library.find(clubId, request.movement);
+    const movement = withSegmentStages(await this.library.find(clubId, request.movement));
     const [child] = await rows<{ birth_date: string }>(this.source, 'SELECT birth_date FROM child WHERE club_id = $1 AND id = $2', [
       clubId,
       request.childId,

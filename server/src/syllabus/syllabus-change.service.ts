@@ -136,7 +136,7 @@ export class SyllabusChangeService {
   }
 
   private async faultsOf(clubId: string, ladders: readonly WrittenSyllabus[]): Promise<LadderFault[]> {
-    const library = await this.library.library(clubId);
+    const library = await this.library.reckoned(clubId);
     return ladders.flatMap((ladder) =>
       syllabusFaults(ladder, library)
         .filter(({ kind }) => !syllabusHints.has(kind))

@@ -24,7 +24,7 @@ export class SyllabusTableService {
   async read(clubId: string, programme: string, text: string): Promise<Result<SyllabusFile['syllabuses'][number], readonly CellFault[]>> {
     const ladder = await this.syllabuses.ladderOf(clubId, programme);
     if (!ladder) throw notFound('programme');
-    const read = readSyllabusTable(readTable(text), await this.library.library(clubId), ladder.grades);
+    const read = readSyllabusTable(readTable(text), await this.library.reckoned(clubId), ladder.grades);
     if (!read.ok) return read;
     const { programmeName: name, stretchingSchool, startsAs } = ladder;
     // read field by field against the library, to the shape of the contract
