@@ -107,3 +107,111 @@ test('Teach shows what is done on a count and what comes next, to the side that 
   await expect(now).toContainText('then left to the side');
   await expect(now).toContainText('left to the side · “side”');
 });
+
+const run = '1 R fwd, 2 R fwd, 3 R fwd, 4 L leap fwd, 5-8 R close';
+
+test('A step on the wrong foot is mended by one press, the figure walks it, and it is made to fit the smallest room', async ({
+  page,
+  leiter,
+}) => {
+  await signIn(page, leiter, 'dance');
+  await page.goto(`${leiter.url}/library/off-beats/steps`);
+  await page.getByLabel('The steps').fill(run);
+  const mend = page.getByRole('list', { name: 'To mend' });
+  await expect(mend.getByRole('listitem')).toHaveCount(2);
+  await mend.getByRole('listitem').first().getByRole('button', { name: 'The other foot' }).click();
+  await expect(page.getByLabel('The steps')).toHaveValue(run.replace('2 R', '2 L'));
+  await expect(mend).toHaveCount(0);
+
+  // a room of two metres is left by the leap
+  const status = page.getByRole('region', { name: 'Score' }).getByRole('status');
+  await page.getByLabel('Room').selectOption('2 × 2 m');
+  await expect(status).toContainText('It leaves this room on 3.');
+  await status.getByLabel('made to fit').check();
+  await expect(status).toContainText(/steps of 65 %; on the spot on 4/);
+  await page.getByLabel('Room').selectOption('4 × 3 m');
+  await expect(status).toContainText('It fits.');
+
+  // what stands in for the leap is another version
+  await page.getByLabel('The steps').fill(`${run.replace('2 R', '2 L')}\neasier: 4 L fwd / long step / say over`);
+  await page.getByLabel('Version').selectOption('easier');
+  const counts = page.getByRole('region', { name: 'Score' }).getByRole('listitem');
+  await expect(counts.nth(3)).toHaveAccessibleName('count 4: left forward long step');
+  await page.getByLabel('Version').selectOption('');
+
+  // count by count: the figure goes forward, toward the camera
+  const figure = page.getByRole('img', { name: /^The figure on count/ });
+  const drawn = (): Promise<string> => figure.locator('g').innerHTML();
+  const before = await drawn();
+  const slider = page.getByRole('slider', { name: 'Count by count' });
+  await slider.focus();
+  for (let press = 0; press < 4; press += 1) await slider.press('ArrowRight');
+  await expect.poll(drawn).not.toBe(before);
+  const front = await drawn();
+  await page.getByRole('button', { name: 'from behind' }).click();
+  await expect.poll(drawn).not.toBe(front);
+
+  // to a file and back; a file that is none says so
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'As a file' }).click();
+  const path = await (await download).path();
+  const written = await page.getByLabel('The steps').inputValue();
+  const file = page.getByLabel('A phrase as a file');
+  await file.setInputFiles({ name: 'by-hand.txt', mimeType: 'text/plain', buffer: Buffer.from('5-8 R cross, 1 L back') });
+  await expect(page.getByLabel('The steps')).toHaveValue('5-8 R cross, 1 L back');
+  await file.setInputFiles({ name: 'plan.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"leiter-plan/1"}') });
+  await expect(page.getByRole('alert')).toContainText('It is no leiter-phrase/1');
+  await file.setInputFiles(path);
+  await expect(page.getByLabel('The steps')).toHaveValue(written);
+
+  // which foot begins a run-up of a step, a step and a hurdle that ends on the left
+  await page.getByText('Which foot begins a run-up?').click();
+  await expect(page.getByText('The left foot begins.')).toBeVisible();
+  await page.getByRole('button', { name: 'ends on the right' }).click();
+  await expect(page.getByText('The right foot begins.')).toBeVisible();
+  await page.getByLabel('The steps').fill('');
+  await page.getByRole('button', { name: 'Write it into the steps' }).click();
+  await expect(page.getByLabel('The steps')).toHaveValue('1 R fwd, 2 L fwd, 3 L hop, & R fwd');
+  await expect(mend).toHaveCount(0);
+  await page.getByRole('button', { name: 'Leave it as it was' }).click();
+});
+
+test('A phrase is built up part by part in the time it has, and an eight is done again and again while the class waits', async ({
+  page,
+  leiter,
+}) => {
+  await signIn(page, leiter, 'owner');
+  const id = await freshClass(page, 'dance');
+  const dose = { kind: 'counts', eights: 4, bpm: 100, repeats: 2, countIn: 8 };
+  const item = { id: 'harbour', movement: 'harbour-phrase', dose, sides: 'none', tiers: ['core'], familiarity: 'routine', way: 'flow' };
+  await storePlan(page, leiter, id, { items: [item] });
+  await page.goto(`${leiter.url}/classes/${id}/plan`);
+  await page
+    .getByRole('option', { name: /harbour/i })
+    .or(page.getByText('Harbour phrase').first())
+    .first()
+    .click();
+  const built = page.getByRole('region', { name: 'Built up' });
+  await built.getByRole('group', { name: 'Walks' }).getByRole('button', { name: 'known' }).click();
+  await built.getByRole('group', { name: 'Box' }).getByRole('button', { name: 'new' }).click();
+  await expect(built.getByRole('listitem').first()).toContainText(/^slowly, with its words: \d times|slowly, with its words: once/);
+  await expect(built.getByRole('listitem').filter({ hasText: 'joined to what they know' })).toHaveCount(1);
+  await expect(page.getByText('new 2, known 1').first()).toBeVisible();
+  await expect(page.getByText(/^Saved/).first()).toBeVisible();
+
+  await startTeaching(page, leiter, id);
+  const now = page.getByRole('region', { name: 'On this count' });
+  await expect(now).toContainText('Box · slowly, with its words');
+  await page.keyboard.press('e');
+  const again = page.getByRole('region', { name: 'Again and again' });
+  await expect(again.getByRole('button', { name: 'Box (2)' })).toHaveAttribute('aria-pressed', 'true');
+  await page.keyboard.press('+');
+  await page.keyboard.press('1');
+  await expect(again.getByRole('button', { name: 'Walks (1)' })).toHaveAttribute('aria-pressed', 'true');
+  await page.keyboard.press('x');
+  await expect(again.getByText(/left forward/)).toBeVisible({ timeout: 20_000 });
+  await page.keyboard.press('e');
+  await expect(again).toBeHidden();
+  await expect(page.getByText('Paused')).toHaveCount(0);
+  await expect(now).toBeVisible({ timeout: 20_000 });
+});

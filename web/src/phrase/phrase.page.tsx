@@ -3,7 +3,23 @@ import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { clockText, countsOf, mirroredPhrase, phraseSeconds, readPhrase, walk, type WrittenPhrase, type Phrase } from '@leiter/core';
+import {
+  clockText,
+  compacted,
+  countsOf,
+  leavesAt,
+  libraryOf,
+  mendedText,
+  mirroredPhrase,
+  missingEntries,
+  phraseAs,
+  phraseSeconds,
+  readPhrase,
+  walk,
+  type Library,
+  type WrittenPhrase,
+  type Phrase,
+} from '@leiter/core';
 import type { MovementResponse } from '@leiter/contract';
 import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
@@ -16,11 +32,15 @@ import { FigureRow } from '../shared/figure-row';
 import { Loaded, Page as Frame, Panel } from '../shared/page';
 import { OnPaper } from '../shared/on-paper';
 import { palette } from '../shared/palette';
+import { AsFile } from './parts/as-file';
 import { FloorPath } from './parts/floor-path';
+import { InARoom, type Looked } from './parts/in-a-room';
 import { PracticeBar } from './parts/practice-bar';
 import { Score } from './parts/score';
+import { WalkThrough } from './parts/walk-through';
+import { WhichFoot } from './parts/which-foot';
 import { Writing } from './parts/writing';
-import { usePractice } from './use-practice';
+import { usePractice } from '../shared/phrase/use-practice';
 
 const blank: WrittenPhrase = {
   beats: 8,
@@ -49,11 +69,12 @@ function PhrasePage() {
   const { slug = '' } = useParams();
   const movements = useMovements();
   const movement = movements.data?.find((one) => one.slug === slug);
+  const library = useMemo(() => libraryOf(movements.data ?? []), [movements.data]);
   return (
     <Loaded query={movements} what={t`phrase`}>
       {() =>
         movement ? (
-          <Editor key={slug} movement={movement} />
+          <Editor key={slug} movement={movement} library={library} />
         ) : (
           <Frame title={t`Step by step`}>
             <Panel label={t`Steps`}>
@@ -66,10 +87,11 @@ function PhrasePage() {
   );
 }
 
-function Editor({ movement }: { readonly movement: MovementResponse }) {
+function Editor({ movement, library }: { readonly movement: MovementResponse; readonly library: Library }) {
   const { change: mayChange } = useMay();
   const [written, setWritten] = useState(() => keptDraft(draftKind, movement.slug)?.content ?? movement.phrase ?? blank);
   const [isOther, setOther] = useState(false);
+  const [looked, setLooked] = useState<Looked>({ tier: null, room: null, isFitted: false });
   const [state, setState] = useState<'kept' | 'saving' | { readonly failed: string }>('kept');
   const kept = movement.phrase ?? blank;
   const isChanged = !isSame(written, kept);
@@ -86,7 +108,12 @@ function Editor({ movement }: { readonly movement: MovementResponse }) {
   const [takenBack, setTakenBack] = useState(0);
   const isOvertaken = isChanged && state === 'kept' && !isSame(base, kept);
   const read = useMemo(() => readPhrase(written), [written]);
-  const phrase = useMemo(() => (read.ok ? (isOther ? mirroredPhrase(read.value) : read.value) : null), [read, isOther]);
+  const chosen = useMemo(() => {
+    const own = read.ok ? (isOther ? mirroredPhrase(read.value) : read.value) : null;
+    return own && looked.tier ? phraseAs(own, looked.tier) : own;
+  }, [read, isOther, looked.tier]);
+  const fitted = useMemo(() => (chosen && looked.room ? compacted(chosen, looked.room) : null), [chosen, looked.room]);
+  const phrase = looked.isFitted && fitted?.fits ? fitted.phrase : chosen;
   const way = useMemo(() => (phrase ? walk(phrase) : null), [phrase]);
   const practice = usePractice(phrase);
   const change = (next: Partial<WrittenPhrase>): void => {
@@ -177,11 +204,36 @@ function Editor({ movement }: { readonly movement: MovementResponse }) {
         {phrase && way ? (
           <>
             <PracticeBar phrase={phrase} practice={practice} />
-            <Score phrase={phrase} stands={way.stands} findings={way.findings} current={practice.row} />
+            {read.ok && chosen && (
+              <InARoom
+                phrase={read.value}
+                chosen={chosen}
+                looked={looked}
+                onLook={setLooked}
+                leaves={looked.room ? leavesAt(chosen, looked.room) : null}
+                changes={fitted?.fits ? fitted.changes : null}
+                needs={fitted && !fitted.fits ? fitted.needs : null}
+              />
+            )}
+            <Score
+              phrase={phrase}
+              stands={way.stands}
+              findings={way.findings}
+              current={practice.row}
+              missing={missingEntries(phrase, library)}
+              {...(mayChange && phrase === (isOther ? null : read.ok ? read.value : null)
+                ? {
+                    onMend: (row, foot, mend) => {
+                      const text = mendedText(written.text, row, foot, mend);
+                      if (text !== null) change({ text });
+                    },
+                  }
+                : {})}
+            />
             <Box
               sx={{
                 display: 'grid',
-                gridTemplateColumns: { xs: '1fr', md: 'auto minmax(220px, 320px)' },
+                gridTemplateColumns: { xs: '1fr', md: 'auto auto minmax(220px, 320px)' },
                 gap: 4,
                 mt: 3,
                 justifyContent: 'start',
@@ -191,7 +243,13 @@ function Editor({ movement }: { readonly movement: MovementResponse }) {
                 <Typography variant="h2" sx={{ mb: 0.75 }}>
                   <Trans>Where it goes</Trans>
                 </Typography>
-                <FloorPath walk={way} />
+                <FloorPath walk={way} room={looked.room} />
+              </Box>
+              <Box>
+                <Typography variant="h2" sx={{ mb: 0.75 }}>
+                  <Trans>Step by step</Trans>
+                </Typography>
+                <WalkThrough phrase={phrase} practice={practice} />
               </Box>
               <Box>
                 <Typography variant="h2" sx={{ mb: 0.75 }}>
@@ -218,7 +276,29 @@ function Editor({ movement }: { readonly movement: MovementResponse }) {
         )}
       </Panel>
       {mayChange && (
-        <Writing key={takenBack} written={written} faults={read.ok ? [] : read.error} change={change}>
+        <Writing
+          key={takenBack}
+          written={written}
+          faults={read.ok ? [] : read.error}
+          change={change}
+          file={
+            <AsFile
+              movement={movement}
+              written={written}
+              onRead={(next) => {
+                change(next);
+                setTakenBack((times) => times + 1);
+              }}
+            />
+          }
+        >
+          <WhichFoot
+            onWrite={(line, first, hasHop) => {
+              const carries = hasHop ? first : first === 'left' ? 'right' : 'left';
+              const isFirst = written.text.trim() === '';
+              change({ text: isFirst ? line : `${written.text.trimEnd()}\n${line}`, ...(isFirst ? { startWeight: carries } : {}) });
+            }}
+          />
           {isOvertaken && (
             <Box role="alert" sx={{ color: palette.caution, mt: 1 }}>
               <Trans>Somebody saved other steps meanwhile.</Trans>

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import type { LibraryImportResponse, MovementResponse } from '@leiter/contract';
-import { libraryOf, type Movement, type Unsaid, type WrittenPhrase } from '@leiter/core';
+import { libraryOf, libraryWithRows, type Movement, type Unsaid, type WrittenPhrase } from '@leiter/core';
 import type { ImportTold } from '../shared/import-dialog';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
@@ -16,7 +16,10 @@ export function useMovements() {
 export function useLibrary() {
   const { data } = useMovements();
   return useMemo(
-    () => libraryOf((data ?? []).map((movement) => (movement.ownCue === null ? movement : { ...movement, cues: cuesOf(movement) }))),
+    () =>
+      libraryWithRows(
+        libraryOf((data ?? []).map((movement) => (movement.ownCue === null ? movement : { ...movement, cues: cuesOf(movement) }))),
+      ),
     [data],
   );
 }

@@ -2,7 +2,17 @@ import { t } from '@lingui/core/macro';
 import Box from '@mui/material/Box';
 import type { ClassPageResponse, StoredPlan } from '@leiter/contract';
 import { evaluationContextOf } from '@leiter/contract/evaluation-context';
-import { homeTaskLines, safetyTalkOf, usualVoice, waitsForSignal, type Library } from '@leiter/core';
+import {
+  homeTaskLines,
+  isOtherSideOf,
+  phraseRead,
+  safetyTalkOf,
+  usualVoice,
+  waitsForSignal,
+  type Library,
+  type Position,
+  type WrittenPhrase,
+} from '@leiter/core';
 import { DateTime } from 'luxon';
 import { useEffect, useMemo, useState } from 'react';
 import { noteTeaching } from '../queries/class.queries';
@@ -32,6 +42,7 @@ import { Door } from './parts/door';
 import { DoorMusic } from './music/door-music';
 import { LiveLadder } from './parts/live-ladder';
 import { Offer, PlanChanged } from './parts/offer';
+import { PhraseLoop } from './parts/phrase-loop';
 import { StageTop, StageView } from './parts/stage-view';
 import { VoiceSign } from './parts/voice-sign';
 import { WatchPanel } from './parts/watch-panel';
@@ -47,6 +58,19 @@ import { useStage } from './remote/use-stage';
 import { markableNow } from './run/markable-now';
 
 const noPictures: readonly DoorPicture[] = [];
+
+/** Whether a phrase is done the other way about for the side that works now. */
+function isOtherNow(written: WrittenPhrase, side: 'left' | 'right' | null): boolean {
+  const own = phraseRead(written);
+  return own !== null && isOtherSideOf(own, side);
+}
+
+/** The one segment that is built up now; null for several, or the whole. */
+function segmentNow({ step }: Position): number | null {
+  if (!step || !('learning' in step)) return null;
+  const { segments } = step.learning;
+  return segments.length === 1 ? (segments[0] ?? null) : null;
+}
 
 /** A class that has a plan: before it begins, while it is taught, and when it is over. */
 export function LiveClass({
@@ -112,6 +136,21 @@ export function LiveClass({
     // a pause is for everything
     if (round && (moment > round.endsAt || isPaused || isOver)) stop();
   }, [round, moment, isPaused, isOver, stop]);
+  const written = position?.timed?.movement.phrase ?? null;
+  const [loop, setLoop] = useState<'opening' | 'open' | null>(null);
+  // set while rendering, as React advises for state that follows another: it is over when the class goes on
+  if (loop === 'opening' && isPaused) setLoop('open');
+  if (loop === 'open' && !isPaused) setLoop(null);
+  const again = (): void => {
+    if (!live.run || written === null) return;
+    if (loop !== null) {
+      setLoop(null);
+      live.move('resume');
+    } else {
+      setLoop('opening');
+      if (!isPaused) live.move('pause');
+    }
+  };
   const isAskingForPlan = usePlanAsked(held.newer, itemIndex, isPaused);
 
   useClassKeys({
@@ -130,6 +169,7 @@ export function LiveClass({
     onMarks: () => {
       setShowsMarks(!showsMarks);
     },
+    onAgain: again,
   });
   const watched = board && position ? markableNow(items, position.itemIndex, plan, board, page) : null;
   const stepSide = position?.step && 'side' in position.step ? position.step.side : null;
@@ -256,6 +296,7 @@ export function LiveClass({
                 onMusic={() => {
                   setAtMusic(!isAtMusic);
                 }}
+                {...(written ? { onAgain: again } : {})}
               />
             </Box>
             <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
@@ -283,9 +324,18 @@ export function LiveClass({
                 }
               />
               {showsMarks && watch && (
-                <WatchPanel watch={watch} hasKeys={!isChoosingCalls && !round && !isAtMusic} onPressed={live.pressed} />
+                <WatchPanel watch={watch} hasKeys={!isChoosingCalls && !round && !isAtMusic && loop === null} onPressed={live.pressed} />
               )}
             </Box>
+            {loop === 'open' && written && position.timed && (
+              <PhraseLoop
+                key={position.timed.item.id}
+                written={written}
+                isOtherSide={isOtherNow(written, side)}
+                segment={segmentNow(position)}
+                onGoOn={again}
+              />
+            )}
             {round && <CallingStage calling={round} now={moment} library={library} onStop={stop} />}
             {isAtMusic && (
               <MusicPanel

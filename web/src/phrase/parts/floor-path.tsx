@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import type { Walk } from '@leiter/core';
+import type { PhraseRoom, Walk } from '@leiter/core';
 import { palette } from '../../shared/palette';
 
 const round = 0.35;
@@ -7,10 +7,21 @@ const pixelsAMetre = 92;
 const mostPixels = 420;
 
 /** Where a phrase goes, from above: the camera is below; left feet are squares, right ones discs, the way of the body a line. */
-export function FloorPath({ walk }: { readonly walk: Walk }) {
+export function FloorPath({ walk, room = null }: { readonly walk: Walk; readonly room?: PhraseRoom | null }) {
   const feet = walk.stands.flatMap(({ left, right }) => [left, right]);
-  const [minX, maxX] = [Math.min(...feet.map(({ x }) => x)) - round, Math.max(...feet.map(({ x }) => x)) + round];
-  const [minZ, maxZ] = [Math.min(...feet.map(({ z }) => z)) - round, Math.max(...feet.map(({ z }) => z)) + round];
+  const [leftX, rightX] = [Math.min(...feet.map(({ x }) => x)) - round, Math.max(...feet.map(({ x }) => x)) + round];
+  const [farZ, nearZ] = [Math.min(...feet.map(({ z }) => z)) - round, Math.max(...feet.map(({ z }) => z)) + round];
+  // the room lies so that most of the way is in it: its middle is that of the way
+  const [midX, midZ] = [(leftX + rightX) / 2, (farZ + nearZ) / 2];
+  const margin = room ? 0.08 : 0;
+  const [minX, maxX] = [
+    Math.min(leftX, midX - (room?.widthM ?? 0) / 2) - margin,
+    Math.max(rightX, midX + (room?.widthM ?? 0) / 2) + margin,
+  ];
+  const [minZ, maxZ] = [
+    Math.min(farZ, midZ - (room?.lengthM ?? 0) / 2) - margin,
+    Math.max(nearZ, midZ + (room?.lengthM ?? 0) / 2) + margin,
+  ];
   const scale = Math.min(pixelsAMetre, mostPixels / Math.max(maxX - minX, maxZ - minZ));
   const at = (x: number, z: number): readonly [number, number] => [(x - minX) * scale, (z - minZ) * scale];
   const middle = walk.stands.map(({ left, right }) => at((left.x + right.x) / 2, (left.z + right.z) / 2));
@@ -25,6 +36,18 @@ export function FloorPath({ walk }: { readonly walk: Walk }) {
         aria-label={t`The way over the floor, ${size}`}
         style={{ backgroundColor: '#FFFFFF', border: `1px solid ${palette.line}`, borderRadius: 6, maxWidth: '100%' }}
       >
+        {room && (
+          <rect
+            x={at(midX - room.widthM / 2, 0)[0]}
+            y={at(0, midZ - room.lengthM / 2)[1]}
+            width={room.widthM * scale}
+            height={room.lengthM * scale}
+            fill="none"
+            stroke={palette.ink}
+            strokeWidth="1.5"
+            strokeDasharray="7 5"
+          />
+        )}
         <polyline
           points={middle.map((point) => point.join(',')).join(' ')}
           fill="none"

@@ -6,7 +6,7 @@ import TextField from '@mui/material/TextField';
 import { phraseLimits, type Phrase } from '@leiter/core';
 import { useState } from 'react';
 import { palette } from '../../shared/palette';
-import type { Practice } from '../use-practice';
+import type { Practice } from '../../shared/phrase/use-practice';
 
 /** So much slower or quicker at once. */
 const step = 4;

@@ -1,10 +1,13 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
-import type { FootPlace, Phrase, PhraseFinding, Row, Stand, Weight } from '@leiter/core';
-import { phraseFindingWords } from '@leiter/core';
+import Button from '@mui/material/Button';
+import type { Foot, FootMend, FootPlace, Phrase, PhraseFinding, Row, Stand, Weight } from '@leiter/core';
+import { bestSeenAt, phraseFindingWords, walkingFigure, type WalkingFigure } from '@leiter/core';
+import { useMemo } from 'react';
 import { palette } from '../../shared/palette';
-import { actWords, rowWords } from '../../shared/phrase-words';
+import { actWords, rowWords } from '../../shared/phrase/phrase-words';
+import { RowFigure } from '../../shared/phrase/row-figure';
 
 const placeSigns: Readonly<Record<FootPlace, string>> = { fwd: '↑', back: '↓', side: '→', cross: '×', behind: '⤫', close: '·', place: '○' };
 /** A left foot goes to the left. */
@@ -52,17 +55,53 @@ interface Props {
   readonly findings: readonly PhraseFinding[];
   /** The row that is done now. */
   readonly current: number | null;
+  /** Rows that name an entry which this club does not have. */
+  readonly missing?: readonly { readonly row: number; readonly movement: string }[];
+  /** Puts a step on the other foot, or a change of weight before it; left out where the steps are not written here. */
+  readonly onMend?: (row: number, foot: Foot, mend: FootMend) => void;
 }
 
 /** A phrase as a score: time runs to the right in counts; feet, weight, arms and words each on a line; what cannot be done is marked at its row. */
-export function Score({ phrase, stands, findings, current }: Props) {
+export function Score({ phrase, stands, findings, current, missing = [], onMend }: Props) {
+  const figure = useMemo(() => walkingFigure(phrase), [phrase]);
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
-      {findings.length > 0 && (
+      {findings.length + missing.length > 0 && (
         <Box component="ul" aria-label={t`To mend`} sx={{ m: 0, p: 0, listStyle: 'none', color: palette.stop }}>
           {findings.map((finding) => {
             const count = countName(phrase, finding.row);
-            return <li key={`${String(finding.row)} ${finding.kind}`}>{t`${count}: ${phraseFindingWords(finding)}`}</li>;
+            const foot = phrase.rows[finding.row]?.foot;
+            return (
+              <li key={`${String(finding.row)} ${finding.kind}`}>
+                {t`${count}: ${phraseFindingWords(finding)}`}
+                {onMend && finding.kind === 'foot-carries' && (foot === 'left' || foot === 'right') && (
+                  <Box component="span" sx={{ display: 'inline-flex', gap: 0.75, ml: 1, '@media print': { display: 'none' } }}>
+                    <Button
+                      size="small"
+                      variant="outlined"
+                      onClick={() => {
+                        onMend(finding.row, foot, 'other-foot');
+                      }}
+                    >
+                      <Trans>The other foot</Trans>
+                    </Button>
+                    <Button
+                      size="small"
+                      variant="outlined"
+                      onClick={() => {
+                        onMend(finding.row, foot, 'ball-change');
+                      }}
+                    >
+                      <Trans>A ball change before</Trans>
+                    </Button>
+                  </Box>
+                )}
+              </li>
+            );
+          })}
+          {missing.map(({ row, movement }) => {
+            const count = countName(phrase, row);
+            return <li key={`${String(row)} ${movement}`}>{t`${count}: your library has no entry “${movement}”.`}</li>;
           })}
         </Box>
       )}
@@ -81,6 +120,7 @@ export function Score({ phrase, stands, findings, current }: Props) {
                   weight={stands[at + 1]?.weight ?? 'both'}
                   findings={own}
                   isCurrent={at === current}
+                  figure={figure}
                 />
               );
             })}
@@ -108,8 +148,10 @@ function Cell({
   weight,
   findings,
   isCurrent,
+  figure,
 }: {
   readonly row: Row;
+  readonly figure: WalkingFigure;
   readonly beats: number;
   readonly weight: Weight;
   readonly findings: readonly PhraseFinding[];
@@ -146,13 +188,21 @@ function Cell({
         </Box>
         <FootSign weight={weight} />
       </Box>
+      <RowFigure figure={figure} at={bestSeenAt(row)} size={row.counts < 1 ? 52 : 64} />
       <Box sx={{ fontWeight: 700 }}>
         {foot} {sign} {row.act !== null && row.act !== 'step' ? actWords[row.act] : ''}
       </Box>
       {row.turn !== 0 && <Box>{row.turn > 0 ? t`↺ ${row.turn}°` : t`↻ ${-row.turn}°`}</Box>}
+      {row.movement !== null && <Box>{row.movement.replaceAll('-', ' ')}</Box>}
+      {row.free !== null && (
+        <Box>
+          <Trans>own choice</Trans>
+        </Box>
+      )}
       {row.words !== null && <Box>{row.words}</Box>}
       {row.arms !== null && <Box sx={{ color: palette.soft }}>{row.arms}</Box>}
       {row.say !== null && <Box sx={{ fontStyle: 'italic' }}>{row.say}</Box>}
+      {row.watch !== null && <Box sx={{ color: palette.caution }}>{row.watch}</Box>}
     </Box>
   );
 }

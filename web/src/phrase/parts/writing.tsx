@@ -2,7 +2,7 @@ import { plural, t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
-import { phraseLimits, phraseTextFaultWords, type PhraseTextFault, type WrittenPhrase } from '@leiter/core';
+import { armNames, phraseLimits, phraseTextFaultWords, type PhraseTextFault, type WrittenPhrase } from '@leiter/core';
 import type { ReactNode } from 'react';
 import { numberIn } from '../../shared/number-in';
 import { Panel } from '../../shared/page';
@@ -11,7 +11,8 @@ import { useTyped } from '../../shared/use-typed';
 
 const example = `# First eight
 1 R fwd / say walk, 2 L fwd, 3 R kick, & R back, 4 L place
-5 R cross / arms open, 6 L back, 7 R side, 8 L close`;
+5 R cross / arms open, 6 L back, 7 R side, 8 L close
+easier: 3 R touch, 4 R place`;
 const metreWords = [
   [8, t`eights`],
   [4, t`fours`],
@@ -29,10 +30,12 @@ interface Props {
   readonly change: (next: Partial<WrittenPhrase>) => void;
   /** What has to be said of it. */
   readonly children: ReactNode;
+  /** To and from a file. */
+  readonly file: ReactNode;
 }
 
 /** The steps as text, what is around them, and how they are written. */
-export function Writing({ written, faults, change, children }: Props) {
+export function Writing({ written, faults, change, children, file }: Props) {
   return (
     <Panel label={t`How it is written`} width={400}>
       <>
@@ -62,6 +65,7 @@ export function Writing({ written, faults, change, children }: Props) {
           </Box>
         )}
         {children}
+        {file}
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5, mt: 2 }}>
           <Choice
             label={t`Counted in`}
@@ -128,8 +132,9 @@ export function Writing({ written, faults, change, children }: Props) {
         <Box sx={{ mt: 2, fontSize: 14, color: palette.soft, lineHeight: 1.5 }}>
           <Trans>
             A count, the foot (R, L, both), what it does: fwd, back, side, cross, behind, close, place; touch, kick, lift, brush, drag, hop,
-            leap, jump, sink; turn left 180. Commas part what is done; after a stroke come arms, look, say or free words. A line with #
-            names a part.
+            leap, jump, sink; turn left 180. Commas part what is done; after a stroke come arms, look, say, watch, do (an entry: do
+            cartwheel), free (free bridge or cat-arch) or free words. A line with # names a part; one with easier:, harder: or small room:
+            stands in for its counts of the line above. Arms that are drawn: {armNames.join(', ')}.
           </Trans>
           <Box component="pre" sx={{ m: 0, mt: 1, fontSize: 13, whiteSpace: 'pre-wrap' }}>
             {example}

@@ -24,6 +24,7 @@ import { DoseFields, TypedTeaching } from './dose-fields';
 import { FocusButton, FamiliarityField, SidesField, TiersField, WordsField } from './item-fields';
 import { LedFields } from './led-fields';
 import { MusicFields } from './music-fields';
+import { PhraseFields } from './phrase-fields';
 import { SwapField } from './swap-field';
 import { TeachingFields } from './teaching-fields';
 import { TimeParts } from './time-parts';
@@ -90,6 +91,7 @@ export function ItemInspector({ plan, total, pace, library, programme, band, mov
         <FamiliarityField id={item.id} said={item.familiarity} reckoned={timed.familiarity} onEdit={onEdit} />
         <FocusButton movement={movement.slug} focus={plan.focus} onEdit={onEdit} />
       </Box>
+      {movement.phrase && <PhraseFields item={item} timed={timed} written={movement.phrase} band={band} onEdit={editStably} />}
       <TeachingFields key={`teaching ${item.id}`} item={item} reckoned={timed.way} onEdit={editStably} />
       <LedFields key={`led ${item.id}`} item={item} movements={movements} onEdit={editStably} />
       <WordsField

@@ -11,10 +11,11 @@ interface Presses {
   readonly onCall: () => void;
   readonly onMusic: () => void;
   readonly onMarks: () => void;
+  readonly onAgain: () => void;
 }
 
 /** The keys of a class that is taught, and of a rehearsal. */
-export function useClassKeys({ live, voice, isWaiting, takeOffer, onCall, onMusic, onMarks }: Presses): void {
+export function useClassKeys({ live, voice, isWaiting, takeOffer, onCall, onMusic, onMarks, onAgain }: Presses): void {
   useTeachKeys({
     wake: () => void voice.wake(),
     space: () => {
@@ -42,5 +43,6 @@ export function useClassKeys({ live, voice, isWaiting, takeOffer, onCall, onMusi
     },
     marks: onMarks,
     music: onMusic,
+    again: onAgain,
   });
 }

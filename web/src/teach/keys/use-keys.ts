@@ -12,6 +12,7 @@ export const teachKeys: readonly (readonly [string, string])[] = [
   ['L R', t`marks the left, the right side`],
   ['M', t`the children beside the stage, shown and hidden`],
   ['K', t`calls something out: shapes, stances, body parts, left and right …`],
+  ['E', t`an eight of a phrase again and again, slower or quicker, while the class waits; again: on with the class`],
   ['B', t`the music: louder, slower, an eight again and again, a beat of our own`],
   ['T', t`takes what is offered to end on time`],
   ['P', t`puts the item off, behind the next one`],
@@ -51,6 +52,7 @@ export interface TeachPresses {
   readonly signal: () => void;
   readonly marks: () => void;
   readonly music: () => void;
+  readonly again: () => void;
 }
 
 /** A dialog over the page has its own keys: Space presses what is in focus there, Tab goes on. What is open beside the stage has not. */
@@ -77,4 +79,5 @@ export function useTeachKeys(presses: TeachPresses): void {
   useHotkeys('s', presses.signal, outside);
   useHotkeys('m', presses.marks, outside);
   useHotkeys('b', presses.music, outside);
+  useHotkeys('e', presses.again, outside);
 }

@@ -18,10 +18,12 @@ interface Props {
   /** A phone is to be a remote. */
   readonly onPhone: () => void;
   readonly onMusic: () => void;
+  /** A phrase again and again while the class waits; left out where none is done. */
+  readonly onAgain?: () => void;
 }
 
 /** What can be pressed while a class is taught; all of it has a key as well. */
-export function Controls({ live, isPaused, isExplaining, showsMarks, onMarks, onCall, onPhone, onMusic }: Props) {
+export function Controls({ live, isPaused, isExplaining, showsMarks, onMarks, onCall, onPhone, onMusic, onAgain }: Props) {
   return (
     <Box sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap' }}>
       {isExplaining && (
@@ -70,6 +72,11 @@ export function Controls({ live, isPaused, isExplaining, showsMarks, onMarks, on
       <Press onPress={onCall}>
         <Trans>Call</Trans>
       </Press>
+      {onAgain && (
+        <Press onPress={onAgain}>
+          <Trans>Again and again</Trans>
+        </Press>
+      )}
       <Press onPress={onMusic}>
         <Trans>Music</Trans>
       </Press>

@@ -6,7 +6,7 @@ import type { ReactNode } from 'react';
 import { headingFont, palette } from '../../shared/palette';
 import { Figure } from '../../shared/figure';
 import { sectionWords } from '../../shared/words';
-import { PhraseNow } from './phrase-now';
+import { dancingAt, PhraseFigure, PhraseNow } from './phrase-now';
 import { countOf, paceWords, sideWords, stepWords, type SideWords } from '../run/teach-words';
 
 interface Props {
@@ -67,6 +67,8 @@ export function StageView({ position, talk, homeTask, nameOf, instead, stance, i
   const said = movement.kind !== 'talk' ? [] : timed.section.kind === 'safety' ? talk : timed.section.kind === 'closing' ? homeTask : [];
   const how = howWords(timed, nameOf);
   const cue = item.cue ?? movement.cues[0];
+  const dancing = dancingAt(position);
+  const figureSize = isHalf ? 200 : hasPanel ? 250 : 320;
   const tiers = item.tiers.flatMap((name) => {
     const tier = movement.tiers[name];
     return tier ? [{ name, ...tier }] : [];
@@ -100,8 +102,15 @@ export function StageView({ position, talk, homeTask, nameOf, instead, stance, i
       >
         {said.length > 0 ? (
           <Talk lines={said} label={timed.section.kind === 'safety' ? t`Safety talk` : t`Home task`} />
+        ) : dancing ? (
+          <PhraseFigure
+            dancing={dancing}
+            isPaused={position.isPaused}
+            isFromBehind={dancing.learning?.way === 'from-behind' || stance === 'turned'}
+            size={figureSize}
+          />
         ) : (
-          <Figure movement={movement} size={isHalf ? 200 : hasPanel ? 250 : 320} tone="night" isDecoration={false} />
+          <Figure movement={movement} size={figureSize} tone="night" isDecoration={false} />
         )}
         <Box sx={isHalf ? { zoom: 0.6 } : {}}>
           <Now position={position} stance={stance} isWaiting={isWaiting} />
@@ -213,6 +222,7 @@ function Talk({ lines, label }: { readonly lines: readonly string[]; readonly la
 function Now({ position, stance, isWaiting }: Pick<Props, 'position' | 'stance' | 'isWaiting'>) {
   const { step, count, remainingSeconds, stepRemainingSeconds, overSeconds, isPaused } = position;
   const side = sideWords(position, stance);
+  const dancing = dancingAt(position);
   const of = countOf(step);
   // what is left of the step is then what is left of the item
   const isLastStep = remainingSeconds - stepRemainingSeconds < 1;
@@ -250,7 +260,7 @@ function Now({ position, stance, isWaiting }: Pick<Props, 'position' | 'stance' 
           </Box>
         )}
       </Box>
-      {!isPaused && !isWaiting && <PhraseNow position={position} />}
+      {!isPaused && !isWaiting && dancing && <PhraseNow dancing={dancing} />}
     </Box>
   );
 }

@@ -100,7 +100,7 @@ export function RehearsalClass({ page, plan, library, seed, onAgain }: Props) {
     setChosen(childId);
     rehearsal.look(childId);
   };
-  useClassKeys({ live, voice, isWaiting, takeOffer: nothing, onCall: nothing, onMusic: nothing, onMarks: nothing });
+  useClassKeys({ live, voice, isWaiting, takeOffer: nothing, onCall: nothing, onMusic: nothing, onMarks: nothing, onAgain: nothing });
   useHotkeys(
     ['1', '2', '3', '4', 'f', 'tab', 'shift+tab'],
     (event) => {

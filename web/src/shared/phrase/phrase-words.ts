@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import type { FootAct, FootPlace, Row } from '@leiter/core';
+import type { BuildUpWay, FootAct, FootPlace, Row } from '@leiter/core';
 
 const placeWords: Readonly<Record<FootPlace, string>> = {
   fwd: t`forward`,
@@ -23,8 +23,21 @@ export const actWords: Readonly<Record<FootAct, string>> = {
   sink: t`bend`,
 };
 
+/** The ways in which a phrase is built up, as they are announced. */
+export const buildUpWords: Readonly<Record<BuildUpWay, string>> = {
+  words: t`slowly, with its words`,
+  'from-behind': t`from behind, as they stand`,
+  join: t`joined to what they know`,
+  counts: t`with counts`,
+  full: t`at its tempo`,
+  'other-side': t`the other side`,
+  'other-full': t`the other side, at its tempo`,
+  groups: t`one half, then the other half`,
+  alone: t`alone, without a word`,
+};
+
 /** What a row is, in words: for who does not see the score, and beside it. */
-export function rowWords({ foot, act, place, turn, words }: Row): string {
+export function rowWords({ foot, act, place, turn, words, movement, free }: Row): string {
   const who = foot === null ? '' : foot === 'both' ? t`both feet` : foot === 'left' ? t`left` : t`right`;
   const does =
     act === null
@@ -33,5 +46,8 @@ export function rowWords({ foot, act, place, turn, words }: Row): string {
         ? placeWords[place]
         : [actWords[act], place === 'close' ? t`beside it` : place && place !== 'place' ? placeWords[place] : ''].join(' ');
   const turned = turn === 0 ? '' : turn > 0 ? t`turn left ${turn}°` : t`turn right ${-turn}°`;
-  return [who, does, turned, words ?? ''].filter((part) => part.trim() !== '').join(' ');
+  const entry = (slug: string): string => slug.replaceAll('-', ' ');
+  const done = movement === null ? '' : entry(movement);
+  const chosen = free === null ? '' : free.length === 0 ? t`own choice` : t`own choice of ${free.map(entry).join(', ')}`;
+  return [who, does, turned, done, chosen, words ?? ''].filter((part) => part.trim() !== '').join(' ');
 }

@@ -1,7 +1,7 @@
-import { clipsWanted, playPhrase, type Phrase, type PhrasePractice } from '@leiter/core';
+import { clipsWanted, countsOf, playPhrase, wholeGroups, type Phrase, type PhrasePractice } from '@leiter/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { loadClips } from '../shared/voice/load-clips';
-import { VoicePlayer } from '../shared/voice/voice-player';
+import { loadClips } from '../voice/load-clips';
+import { VoicePlayer } from '../voice/voice-player';
 
 /** Enough for a quarter of an hour of an eight; nobody practises longer without a word. */
 const mostRows = 2000;
@@ -13,6 +13,8 @@ export interface Practice {
   readonly row: number | null;
   /** Where there is no sound to be had. */
   readonly isSilent: boolean;
+  /** Where in the phrase the sound is, in counts from its beginning, below 0 in the count-in; null when nothing is played. */
+  readonly countNow: () => number | null;
   readonly start: (what: Omit<PhrasePractice, 'passes'>) => void;
   readonly stop: () => void;
 }
@@ -23,22 +25,29 @@ export function usePractice(phrase: Phrase | null): Practice {
   const [row, setRow] = useState<number | null>(null);
   const [isSilent, setSilent] = useState(false);
   const ending = useRef<(() => void) | null>(null);
+  const clock = useRef<(() => number) | null>(null);
 
   const stop = useCallback(() => {
     ending.current?.();
     ending.current = null;
+    clock.current = null;
     setOn(false);
     setRow(null);
   }, []);
   // another phrase, or the same to the other side, begins anew
   useEffect(() => stop, [phrase, stop]);
 
-  const start = ({ bpm, segment }: Omit<PhrasePractice, 'passes'>): void => {
+  const start = ({ bpm, segment, voice }: Omit<PhrasePractice, 'passes'>): void => {
     stop();
     if (!phrase) return;
     const chosen = segment === null ? null : phrase.segments[segment];
     const rows = chosen ? chosen.to - chosen.from : phrase.rows.length;
-    const play = playPhrase(phrase, { bpm, segment, passes: Math.max(1, Math.floor(mostRows / Math.max(1, rows))) });
+    const play = playPhrase(phrase, {
+      bpm,
+      segment,
+      ...(voice ? { voice } : {}),
+      passes: Math.max(1, Math.floor(mostRows / Math.max(1, rows))),
+    });
     const gone = new AbortController();
     const context = newContext();
     setSilent(context === null);
@@ -65,6 +74,13 @@ export function usePractice(phrase: Phrase | null): Practice {
       if (gone.signal.aborted) return;
       await context.resume();
       const zero = context.currentTime + 0.15;
+      const some = phrase.rows.slice(chosen?.from ?? 0, chosen?.to ?? phrase.rows.length);
+      const begins = Math.floor(some[0]?.at ?? 0);
+      const passCounts = wholeGroups(countsOf(some) - begins, phrase.beats);
+      clock.current = () => {
+        const counts = ((context.currentTime - zero) * bpm) / 60 - phrase.countIn;
+        return counts < 0 ? begins + counts : begins + (counts % passCounts);
+      };
       let at = -1;
       const timer = setInterval(() => {
         const now = context.currentTime - zero;
@@ -79,7 +95,8 @@ export function usePractice(phrase: Phrase | null): Practice {
     };
     void begin();
   };
-  return { isOn, row, isSilent, start, stop };
+  const countNow = useCallback(() => clock.current?.() ?? null, []);
+  return { isOn, row, isSilent, countNow, start, stop };
 }
 
 function newContext(): AudioContext | null {

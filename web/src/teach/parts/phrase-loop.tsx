@@ -1,0 +1,168 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
+import Box from '@mui/material/Box';
+import { phraseLimits, phraseRead, type WrittenPhrase } from '@leiter/core';
+import { useEffect, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { palette } from '../../shared/palette';
+import { rowWords } from '../../shared/phrase/phrase-words';
+import { usePractice } from '../../shared/phrase/use-practice';
+import { WalkingStage } from '../../shared/phrase/walking-stage';
+import { Choice, Row } from './choices';
+import { InsteadOfStage } from './stage-overlay';
+
+const step = 4;
+const keys = ['0', '1', '2', '3', '4', '5', '6', '7', '8', '9'];
+
+interface Props {
+  readonly written: WrittenPhrase;
+  /** Where it is begun: the other way about for the side that works now. */
+  readonly isOtherSide: boolean;
+  /** The segment that is danced now; null for the whole. */
+  readonly segment: number | null;
+  /** Goes on with the class. */
+  readonly onGoOn: () => void;
+}
+
+/** An eight again and again, slower or quicker, to either side, while the class waits: until told to go on. */
+export function PhraseLoop({ written, isOtherSide, segment: begun, onGoOn }: Props) {
+  const [isOther, setOther] = useState(isOtherSide);
+  const [segment, setSegment] = useState(begun);
+  const [isFromBehind, setFromBehind] = useState(false);
+  const phrase = phraseRead(written, isOther);
+  const [bpm, setBpm] = useState(written.learnBpm);
+  const practice = usePractice(phrase);
+  const { start, row, isSilent, countNow } = practice;
+  useEffect(() => {
+    start({ bpm, segment });
+    // begins anew with what is chosen; `start` is new in each drawing and is no choice
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [bpm, segment, phrase]);
+  const by = (change: number): void => {
+    const { least, most } = phraseLimits.bpm;
+    setBpm(Math.min(most, Math.max(least, bpm + change)));
+  };
+  const choose = (next: number | null): void => {
+    if (next === null || (phrase && next < phrase.segments.length)) setSegment(next);
+  };
+  useHotkeys(
+    ['+', '='],
+    () => {
+      by(step);
+    },
+    { useKey: true },
+  );
+  useHotkeys(
+    '-',
+    () => {
+      by(-step);
+    },
+    { useKey: true },
+  );
+  useHotkeys(keys, (event) => {
+    choose(event.key === '0' ? null : keys.indexOf(event.key) - 1);
+  });
+  useHotkeys('x', () => {
+    setOther(!isOther);
+  });
+  useHotkeys('f', () => {
+    setFromBehind(!isFromBehind);
+  });
+  useHotkeys('escape', onGoOn);
+  if (!phrase) return null;
+  const now = row === null ? null : phrase.rows[row];
+  return (
+    <InsteadOfStage label={t`Again and again`}>
+      <Box sx={{ display: 'grid', gap: 1.25 }}>
+        <Row label={t`What`}>
+          <Choice
+            isChosen={segment === null}
+            onChoose={() => {
+              choose(null);
+            }}
+          >
+            <Trans>the whole (0)</Trans>
+          </Choice>
+          {phrase.segments.length > 1 &&
+            phrase.segments.map(({ name }, index) => (
+              <Choice
+                key={index}
+                isChosen={segment === index}
+                onChoose={() => {
+                  choose(index);
+                }}
+              >
+                {name === '' ? t`the beginning` : name} ({index + 1})
+              </Choice>
+            ))}
+        </Row>
+        <Row label={t`How`}>
+          <Choice
+            isChosen={false}
+            onChoose={() => {
+              by(-step);
+            }}
+          >
+            <Trans>slower (-)</Trans>
+          </Choice>
+          <Box
+            component="output"
+            aria-label={t`Counts a minute`}
+            sx={{ fontSize: 20, minWidth: 130, textAlign: 'center', alignSelf: 'center' }}
+          >
+            {t`${bpm} a minute`}
+          </Box>
+          <Choice
+            isChosen={false}
+            onChoose={() => {
+              by(step);
+            }}
+          >
+            <Trans>quicker (+)</Trans>
+          </Choice>
+          <Choice
+            isChosen={isOther !== isOtherSide}
+            onChoose={() => {
+              setOther(!isOther);
+            }}
+          >
+            <Trans>the other side (X)</Trans>
+          </Choice>
+          <Choice
+            isChosen={isFromBehind}
+            onChoose={() => {
+              setFromBehind(!isFromBehind);
+            }}
+          >
+            <Trans>from behind (F)</Trans>
+          </Choice>
+          <Choice isChosen onChoose={onGoOn}>
+            <Trans>go on with the class (E)</Trans>
+          </Choice>
+        </Row>
+      </Box>
+      <Box sx={{ flex: 1, minHeight: 0, display: 'flex', gap: 4, alignItems: 'center' }}>
+        <WalkingStage
+          phrase={phrase}
+          countNow={countNow}
+          count={-1}
+          view={isFromBehind ? 'back' : 'front'}
+          width={420}
+          height={360}
+          tone="night"
+          label={t`The figure dances it`}
+        />
+        <Box sx={{ minWidth: 0 }}>
+          <Box sx={{ fontSize: 52, lineHeight: 1.1, minHeight: 120 }}>{now ? rowWords(now) : <Trans>counted in</Trans>}</Box>
+          <Box sx={{ fontSize: 40, color: '#E6C35C', minHeight: 56 }}>{now?.say}</Box>
+          <Box sx={{ fontSize: 26, color: palette.nightSoft, minHeight: 36 }}>{now?.arms != null && t`arms ${now.arms}`}</Box>
+          {isSilent && (
+            <Box role="alert" sx={{ fontSize: 22 }}>
+              <Trans>There is no sound on this device.</Trans>
+            </Box>
+          )}
+        </Box>
+      </Box>
+    </InsteadOfStage>
+  );
+}
