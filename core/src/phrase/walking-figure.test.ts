@@ -40,6 +40,12 @@ const danced = fc
   });
 
 describe('the figure that walks a phrase', () => {
+  it('stands where it begins through a count-in of eight, and where it ends for ever after', () => {
+    const figure = walkingFigure(aPhrase(quayLight));
+    expect(figure.at(-8)).toEqual(figure.at(-1));
+    expect(figure.at(1000)).toEqual(figure.at(figure.counts + 1));
+  });
+
   it('stands on its counts where the walk sets its feet, and the one that carries stays where it is', () => {
     const phrase = aPhrase(quayLight);
     const figure = walkingFigure(phrase);

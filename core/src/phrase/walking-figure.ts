@@ -211,7 +211,8 @@ export function walkingFigure(phrase: Phrase): WalkingFigure {
   return {
     counts: countsOf(phrase.rows),
     at: (count) => {
-      const next = rests.findIndex(({ at }) => at > count);
+      // while it is counted in, it stands where it begins
+      const next = rests.findIndex(({ at }, index) => index > 0 && at > count);
       const to = rests[next < 0 ? rests.length - 1 : next];
       const from = next < 0 ? to : rests[next - 1];
       if (!from || !to) throw new Error('a phrase has a beginning');

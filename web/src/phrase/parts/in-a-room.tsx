@@ -85,34 +85,32 @@ export function InARoom({ phrase, chosen, looked, onLook, leaves, changes, needs
         ))}
       </TextField>
       {room && (
-        <Box role="status" sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25, alignItems: 'center' }}>
+        <span
+          role="status"
+          aria-label={t`How it fits`}
+          style={{ color: needs || (leavesOn !== null && !isFitted) ? palette.caution : palette.soft }}
+        >
           {needs ? (
-            <span style={{ color: palette.caution }}>
-              <Trans>It cannot be made to fit: at its smallest it takes {roomName(roundedUp(needs))}.</Trans>
-            </span>
-          ) : leavesOn !== null && !isFitted ? (
-            <span style={{ color: palette.caution }}>
-              <Trans>It leaves this room on {leavesOn}.</Trans>
-            </span>
+            <Trans>It cannot be made to fit: at its smallest it takes {roomName(roundedUp(needs))}.</Trans>
           ) : isFitted ? (
-            <span style={{ color: palette.soft }}>{changesText(changes ?? [], chosen)}</span>
+            changesText(changes ?? [], chosen)
+          ) : leavesOn === null ? (
+            <Trans>It fits.</Trans>
           ) : (
-            <span style={{ color: palette.soft }}>
-              <Trans>It fits.</Trans>
-            </span>
+            <Trans>It leaves this room on {leavesOn}.</Trans>
           )}
-          {!needs && (leavesOn !== null || isFitted) && (
-            <Box component="label" sx={{ display: 'inline-flex', gap: 0.75, alignItems: 'center', cursor: 'pointer' }}>
-              <input
-                type="checkbox"
-                checked={isFitted}
-                onChange={(event) => {
-                  onLook({ ...looked, isFitted: event.target.checked });
-                }}
-              />
-              <Trans>made to fit</Trans>
-            </Box>
-          )}
+        </span>
+      )}
+      {room && !needs && (leavesOn !== null || isFitted) && (
+        <Box component="label" sx={{ display: 'inline-flex', gap: 0.75, alignItems: 'center', cursor: 'pointer' }}>
+          <input
+            type="checkbox"
+            checked={isFitted}
+            onChange={(event) => {
+              onLook({ ...looked, isFitted: event.target.checked });
+            }}
+          />
+          <Trans>made to fit</Trans>
         </Box>
       )}
     </Box>
