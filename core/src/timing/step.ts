@@ -79,10 +79,8 @@ function learningSteps(timed: TimedItem): readonly Step[] | null {
   const phrase = movement.phrase && phraseRead(movement.phrase);
   const learnt = learningOf(timed);
   if (!phrase || !learnt) return null;
-  // as it is written first, or as the side is asked
-  const written = writtenSide(phrase);
-  const asked = sideOf(sides);
-  const own = asked ?? written;
+  // as the side is asked; where there are two, as it is written first
+  const own = sideOf(sides) ?? (sides === 'both' ? writtenSide(phrase) : null);
   return learnt.flatMap((learning, index): readonly Step[] => {
     const side = !learning.isOtherSide || own === null || own === 'lead' ? own : own === 'left' ? 'right' : 'left';
     const isChange = learning.isOtherSide && learnt[index - 1]?.isOtherSide === false;

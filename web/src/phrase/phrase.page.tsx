@@ -191,11 +191,8 @@ function Editor({ movement, library }: { readonly movement: MovementResponse; re
         <OnPaper name="phrase">
           {() => (
             <>
-              <Typography variant="h1" sx={{ mb: 1 }}>
-                {movement.name}
-              </Typography>
-              <Sheet phrase={read.value} title={t`As it is written`} />
-              <Sheet phrase={mirroredPhrase(read.value)} title={t`The other side`} />
+              <Sheet phrase={read.value} name={movement.name} side={t`As it is written`} />
+              <Sheet phrase={mirroredPhrase(read.value)} name={movement.name} side={t`The other side`} />
             </>
           )}
         </OnPaper>
@@ -230,15 +227,7 @@ function Editor({ movement, library }: { readonly movement: MovementResponse; re
                   }
                 : {})}
             />
-            <Box
-              sx={{
-                display: 'grid',
-                gridTemplateColumns: { xs: '1fr', md: 'auto auto minmax(220px, 320px)' },
-                gap: 4,
-                mt: 3,
-                justifyContent: 'start',
-              }}
-            >
+            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 4, mt: 3, '& > *': { maxWidth: '100%' } }}>
               <Box>
                 <Typography variant="h2" sx={{ mb: 0.75 }}>
                   <Trans>Where it goes</Trans>
@@ -251,7 +240,7 @@ function Editor({ movement, library }: { readonly movement: MovementResponse; re
                 </Typography>
                 <WalkThrough phrase={phrase} practice={practice} />
               </Box>
-              <Box>
+              <Box sx={{ width: 300 }}>
                 <Typography variant="h2" sx={{ mb: 0.75 }}>
                   <Trans>What it is</Trans>
                 </Typography>
@@ -328,17 +317,19 @@ function Editor({ movement, library }: { readonly movement: MovementResponse; re
   );
 }
 
-/** One side on paper: the score, and where it goes. */
-function Sheet({ phrase, title }: { readonly phrase: Phrase; readonly title: string }) {
+/** One side on paper, four eights to a page: the score, and where it goes. */
+function Sheet({ phrase, name, side }: { readonly phrase: Phrase; readonly name: string; readonly side: string }) {
   const way = walk(phrase);
   return (
-    <Box sx={{ mb: 2.5, breakInside: 'avoid' }}>
-      <Typography variant="h2" sx={{ mb: 0.75 }}>
-        {title}
-      </Typography>
+    // as much smaller as four eights with their way need
+    <Box sx={{ zoom: 0.82, '& + &': { breakBefore: 'page' } }}>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, mb: 1 }}>
+        <Typography variant="h1">{name}</Typography>
+        <span>{side}</span>
+      </Box>
       <Score phrase={phrase} stands={way.stands} findings={way.findings} current={null} />
       <Box sx={{ mt: 1.5, breakInside: 'avoid' }}>
-        <FloorPath walk={way} />
+        <FloorPath walk={way} mostPixels={230} />
       </Box>
     </Box>
   );

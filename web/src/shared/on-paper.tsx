@@ -29,7 +29,15 @@ export function OnPaper({ name, children }: Props) {
       <Box
         className={`on-paper ${name}-on-paper`}
         aria-hidden="true"
-        sx={{ display: 'none', '@media print': { display: 'block' }, color: '#000000', fontSize: '9.5pt', lineHeight: 1.25 }}
+        sx={{
+          display: 'none',
+          '@media print': { display: 'block' },
+          color: '#000000',
+          fontSize: '9.5pt',
+          lineHeight: 1.25,
+          // what tells left from right is coloured
+          printColorAdjust: 'exact',
+        }}
       >
         {children()}
       </Box>

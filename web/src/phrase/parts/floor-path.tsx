@@ -4,10 +4,19 @@ import { palette } from '../../shared/palette';
 
 const round = 0.35;
 const pixelsAMetre = 92;
-const mostPixels = 420;
+/** What stands below it needs so much. */
+const leastPixels = 190;
 
 /** Where a phrase goes, from above: the camera is below; left feet are squares, right ones discs, the way of the body a line. */
-export function FloorPath({ walk, room = null }: { readonly walk: Walk; readonly room?: PhraseRoom | null }) {
+export function FloorPath({
+  walk,
+  room = null,
+  mostPixels = 320,
+}: {
+  readonly walk: Walk;
+  readonly room?: PhraseRoom | null;
+  readonly mostPixels?: number;
+}) {
   const feet = walk.stands.flatMap(({ left, right }) => [left, right]);
   const [leftX, rightX] = [Math.min(...feet.map(({ x }) => x)) - round, Math.max(...feet.map(({ x }) => x)) + round];
   const [farZ, nearZ] = [Math.min(...feet.map(({ z }) => z)) - round, Math.max(...feet.map(({ z }) => z)) + round];
@@ -28,13 +37,14 @@ export function FloorPath({ walk, room = null }: { readonly walk: Walk; readonly
   const { lengthM, widthM } = walk.footprint;
   const size = `${widthM.toFixed(1)} × ${lengthM.toFixed(1)} m`;
   return (
-    <figure style={{ margin: 0 }}>
+    <figure style={{ margin: 0, width: Math.max(leastPixels, (maxX - minX) * scale), maxWidth: '100%' }}>
       <svg
         width={(maxX - minX) * scale}
         height={(maxZ - minZ) * scale}
+        viewBox={`0 0 ${String((maxX - minX) * scale)} ${String((maxZ - minZ) * scale)}`}
         role="img"
         aria-label={t`The way over the floor, ${size}`}
-        style={{ backgroundColor: '#FFFFFF', border: `1px solid ${palette.line}`, borderRadius: 6, maxWidth: '100%' }}
+        style={{ backgroundColor: '#FFFFFF', border: `1px solid ${palette.line}`, borderRadius: 6, maxWidth: '100%', height: 'auto' }}
       >
         {room && (
           <rect
