@@ -21,7 +21,7 @@ import {
   type Phrase,
 } from '@leiter/core';
 import type { MovementResponse } from '@leiter/contract';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams } from 'react-router';
 import { savePhrase, useMovements } from '../queries/library.queries';
@@ -115,6 +115,9 @@ function Editor({ movement, library }: { readonly movement: MovementResponse; re
   const fitted = useMemo(() => (chosen && looked.room ? compacted(chosen, looked.room) : null), [chosen, looked.room]);
   const phrase = looked.isFitted && fitted?.fits ? fitted.phrase : chosen;
   const way = useMemo(() => (phrase ? walk(phrase) : null), [phrase]);
+  // the way and the body that walks it follow a moment after what is written
+  const settled = useDeferredValue(phrase);
+  const settledWay = useDeferredValue(way);
   const practice = usePractice(phrase);
   const change = (next: Partial<WrittenPhrase>): void => {
     const changed = { ...written, ...next };
@@ -232,13 +235,13 @@ function Editor({ movement, library }: { readonly movement: MovementResponse; re
                 <Typography variant="h2" sx={{ mb: 0.75 }}>
                   <Trans>Where it goes</Trans>
                 </Typography>
-                <FloorPath walk={way} room={looked.room} />
+                <FloorPath walk={settledWay ?? way} room={looked.room} />
               </Box>
               <Box>
                 <Typography variant="h2" sx={{ mb: 0.75 }}>
                   <Trans>Step by step</Trans>
                 </Typography>
-                <WalkThrough phrase={phrase} practice={practice} />
+                <WalkThrough phrase={settled ?? phrase} practice={practice} />
               </Box>
               <Box sx={{ width: 300 }}>
                 <Typography variant="h2" sx={{ mb: 0.75 }}>

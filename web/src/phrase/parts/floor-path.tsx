@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { t } from '@lingui/core/macro';
 import type { PhraseRoom, Walk } from '@leiter/core';
 import { palette } from '../../shared/palette';
@@ -8,7 +9,7 @@ const pixelsAMetre = 92;
 const leastPixels = 190;
 
 /** Where a phrase goes, from above: the camera is below; left feet are squares, right ones discs, the way of the body a line. */
-export function FloorPath({
+export const FloorPath = memo(function FloorPath({
   walk,
   room = null,
   mostPixels = 320,
@@ -105,4 +106,4 @@ export function FloorPath({
       >{t`from above, the camera is below · ${size} · it begins in the ring`}</figcaption>
     </figure>
   );
-}
+});

@@ -3,11 +3,11 @@ import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { Foot, FootMend, FootPlace, Phrase, PhraseFinding, Row, Stand, Weight } from '@leiter/core';
-import { bestSeenAt, phraseFindingWords, walkingFigure, type WalkingFigure } from '@leiter/core';
-import { useMemo } from 'react';
+import { bestSeenAt, phraseFindingWords, walkingFigure } from '@leiter/core';
+import { memo, useDeferredValue, useMemo } from 'react';
 import { palette } from '../../shared/palette';
 import { actWords, rowWords } from '../../shared/phrase/phrase-words';
-import { RowFigure } from '../../shared/phrase/row-figure';
+import { RowFigure, rowMarkup } from '../../shared/phrase/row-figure';
 
 const placeSigns: Readonly<Record<FootPlace, string>> = { fwd: '↑', back: '↓', side: '→', cross: '×', behind: '⤫', close: '·', place: '○' };
 /** A left foot goes to the left. */
@@ -63,7 +63,12 @@ interface Props {
 
 /** A phrase as a score: time runs to the right in counts; feet, weight, arms and words each on a line; what cannot be done is marked at its row. */
 export function Score({ phrase, stands, findings, current, missing = [], onMend }: Props) {
-  const figure = useMemo(() => walkingFigure(phrase), [phrase]);
+  // what is written is seen at once, the bodies a moment later
+  const settled = useDeferredValue(phrase);
+  const bodies = useMemo(() => {
+    const figure = walkingFigure(settled);
+    return settled.rows.map((row) => rowMarkup(figure, bestSeenAt(row)));
+  }, [settled]);
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
       {findings.length + missing.length > 0 && (
@@ -111,16 +116,15 @@ export function Score({ phrase, stands, findings, current, missing = [], onMend 
           <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, display: 'flex', flexWrap: 'wrap', rowGap: 1 }}>
             {phrase.rows.slice(from, to).map((row, index) => {
               const at = from + index;
-              const own = findings.filter((finding) => finding.row === at);
               return (
                 <Cell
                   key={at}
                   row={row}
                   beats={phrase.beats}
                   weight={stands[at + 1]?.weight ?? 'both'}
-                  findings={own}
+                  isWrong={findings.some((finding) => finding.row === at)}
                   isCurrent={at === current}
-                  figure={figure}
+                  body={bodies[at] ?? ''}
                 />
               );
             })}
@@ -142,22 +146,22 @@ export function Score({ phrase, stands, findings, current, missing = [], onMend 
 
 const intoView = (cell: HTMLElement | null): void => cell?.scrollIntoView({ block: 'nearest' });
 
-function Cell({
-  row,
-  beats,
-  weight,
-  findings,
-  isCurrent,
-  figure,
-}: {
+interface CellProps {
   readonly row: Row;
-  readonly figure: WalkingFigure;
   readonly beats: number;
   readonly weight: Weight;
-  readonly findings: readonly PhraseFinding[];
+  readonly isWrong: boolean;
   readonly isCurrent: boolean;
-}) {
-  const isWrong = findings.length > 0;
+  /** The strokes of the body on it. */
+  readonly body: string;
+}
+
+/** A row that was read anew and is what it was: of a long phrase only what changes is drawn again. */
+const isSameCell = ({ row: a, ...before }: CellProps, { row: b, ...after }: CellProps): boolean =>
+  (Object.keys(before) as (keyof typeof before)[]).every((field) => before[field] === after[field]) &&
+  (a === b || JSON.stringify(a) === JSON.stringify(b));
+
+const Cell = memo(function Cell({ row, beats, weight, isWrong, isCurrent, body }: CellProps) {
   const foot = row.foot === null ? '' : row.foot === 'both' ? 'LR' : row.foot === 'left' ? 'L' : 'R';
   const place = row.place ?? 'place';
   const sign = row.act === 'step' || row.act === 'touch' || row.act === 'leap' ? (row.foot === 'left' ? leftSigns : placeSigns)[place] : '';
@@ -188,7 +192,7 @@ function Cell({
         </Box>
         <FootSign weight={weight} />
       </Box>
-      <RowFigure figure={figure} at={bestSeenAt(row)} size={row.counts < 1 ? 52 : 64} />
+      <RowFigure markup={body} size={row.counts < 1 ? 52 : 64} />
       <Box sx={{ fontWeight: 700 }}>
         {foot} {sign} {row.act !== null && row.act !== 'step' ? actWords[row.act] : ''}
       </Box>
@@ -205,4 +209,4 @@ function Cell({
       {row.watch !== null && <Box sx={{ color: palette.caution }}>{row.watch}</Box>}
     </Box>
   );
-}
+}, isSameCell);

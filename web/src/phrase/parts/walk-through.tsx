@@ -3,7 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Slider from '@mui/material/Slider';
 import { countsOf, rowsAt, type Phrase } from '@leiter/core';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { ChoiceBar } from '../../shared/choice-bar';
 import { palette } from '../../shared/palette';
 import { rowWords } from '../../shared/phrase/phrase-words';
@@ -19,7 +19,7 @@ const views: readonly { readonly value: StageView; readonly words: string }[] = 
 const size = { width: 400, height: 250 };
 
 /** The figure that walks the phrase: with the voice while it is said, count by count while it is not. */
-export function WalkThrough({ phrase, practice }: { readonly phrase: Phrase; readonly practice: Practice }) {
+export const WalkThrough = memo(function WalkThrough({ phrase, practice }: { readonly phrase: Phrase; readonly practice: Practice }) {
   const [view, setView] = useState<StageView>('front');
   const [count, setCount] = useState(0);
   const counts = countsOf(phrase.rows);
@@ -61,4 +61,4 @@ export function WalkThrough({ phrase, practice }: { readonly phrase: Phrase; rea
       </Box>
     </Box>
   );
-}
+});

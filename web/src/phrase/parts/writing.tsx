@@ -3,7 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import { armNames, phraseLimits, phraseTextFaultWords, type PhraseTextFault, type WrittenPhrase } from '@leiter/core';
-import type { ReactNode } from 'react';
+import { memo, useCallback, useEffect, useRef, type ReactNode } from 'react';
 import { numberIn } from '../../shared/number-in';
 import { Panel } from '../../shared/page';
 import { palette } from '../../shared/palette';
@@ -36,6 +36,14 @@ interface Props {
 
 /** The steps as text, what is around them, and how they are written. */
 export function Writing({ written, faults, change, children, file }: Props) {
+  // one that stays the same, for what is not drawn again with every key
+  const now = useRef(change);
+  useEffect(() => {
+    now.current = change;
+  }, [change]);
+  const latest = useCallback((next: Partial<WrittenPhrase>) => {
+    now.current(next);
+  }, []);
   return (
     <Panel label={t`How it is written`} width={400}>
       <>
@@ -66,6 +74,17 @@ export function Writing({ written, faults, change, children, file }: Props) {
         )}
         {children}
         {file}
+        <Around written={written} change={latest} />
+      </>
+    </Panel>
+  );
+}
+
+/** What is around the steps; while they are written it stays as it is. */
+const Around = memo(
+  function Around({ written, change }: Pick<Props, 'written' | 'change'>) {
+    return (
+      <>
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5, mt: 2 }}>
           <Choice
             label={t`Counted in`}
@@ -141,9 +160,14 @@ export function Writing({ written, faults, change, children, file }: Props) {
           </Box>
         </Box>
       </>
-    </Panel>
-  );
-}
+    );
+  },
+  (before, after) =>
+    before.change === after.change &&
+    (Object.keys(after.written) as (keyof WrittenPhrase)[]).every(
+      (field) => field === 'text' || before.written[field] === after.written[field],
+    ),
+);
 
 function Choice({
   label,
