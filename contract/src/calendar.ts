@@ -1,4 +1,4 @@
-import { classLengths, type AgeBand } from '@leiter/core';
+import { type Forecast, classLengths, type AgeBand } from '@leiter/core';
 import { IsIn, IsUUID } from 'class-validator';
 import type { ChildLogEntry } from './child-log.js';
 import type { ClassResponse, ExpectedChild } from './class.js';
@@ -104,6 +104,9 @@ export interface CloseToGrade {
   readonly metCount: number;
   readonly ofCount: number;
   readonly isEarned: boolean;
+  /** What would bring it: movements that are asked and not met, with the sides that are open. */
+  readonly open: readonly { readonly movement: string; readonly sides: readonly ('left' | 'right')[] }[];
+  readonly forecast: Forecast | null;
 }
 
 export interface TodayResponse {

@@ -1,4 +1,4 @@
-import { classLengths, type StandingName, type Mark } from '@leiter/core';
+import { classLengths, type Forecast, type StandingName, type Mark } from '@leiter/core';
 import { IsBoolean, IsIn, IsInt, IsOptional, IsUUID, Max, Min } from 'class-validator';
 import type { RequirementResponse } from './syllabus.js';
 import { Line, TimeOfDay } from './text.js';
@@ -94,6 +94,10 @@ export interface BoardRow {
   readonly metCount: number;
   readonly isEarned: boolean;
   readonly lastSeenOn: string | null;
+  /** Classes of the group that it came to before today, since it was last looked at in this group. */
+  readonly unlookedClasses: number;
+  /** When the next grade will likely be earned; null where it is earned already, or none is above. */
+  readonly forecast: Forecast | null;
   /** One per requirement of the next grade, in its order. */
   readonly cells: readonly BoardCell[];
 }
@@ -104,5 +108,12 @@ export interface BoardCell {
   readonly bestMark: Mark | null;
   /** The sides that are not met yet, where sides are asked. */
   readonly sidesOpen: readonly ('left' | 'right')[];
+  /** Where each side that is asked stands; how often and on how many days it was met. */
+  readonly sides: readonly {
+    readonly side: 'left' | 'right' | null;
+    readonly name: StandingName;
+    readonly times: number;
+    readonly days: number;
+  }[];
   readonly unseenForDays: number | null;
 }

@@ -122,6 +122,79 @@ describe('the table of marks', () => {
   });
 });
 
+describe('a forecast on a board', () => {
+  it('is said of who is on the way, within two years and from tomorrow on, the same twice; nothing is foreseen where all is there', async () => {
+    const { rows, columns } = await board();
+    const asked = new Set(columns.flatMap(({ requirements }: { requirements: { id: string }[] }) => requirements.map(({ id }) => id)));
+    const today = (await tomasz.get('/api/session').expect(200)).body.today;
+    const kinds = rows.map(
+      ({ forecast, isEarned, nextGradeId }: { forecast: { kind: string } | null; isEarned: boolean; nextGradeId: string | null }) =>
+        isEarned || nextGradeId === null ? forecast === null : forecast !== null,
+    );
+    expect(kinds.every(Boolean)).toBe(true);
+    const spans = rows.flatMap(({ forecast }: { forecast: { kind: string } | null }) => (forecast?.kind === 'span' ? [forecast] : []));
+    expect(spans.length).toBeGreaterThan(0);
+    for (const { from, middle, to, hangsOn } of spans) {
+      expect([from >= today, from <= middle, middle <= to, to <= addDays(today, 740)]).toEqual([true, true, true, true]);
+      expect(hangsOn === null || asked.has(hangsOn)).toBe(true);
+    }
+    expect((await board()).rows.map(({ forecast }: { forecast: unknown }) => forecast)).toEqual(
+      rows.map(({ forecast }: { forecast: unknown }) => forecast),
+    );
+  });
+
+  it('comes nearer with marks that show what is open, and is on Today as on the board', async () => {
+    const { rows, columns } = await board();
+    const row = rows.find(
+      ({ forecast, cells }: { forecast: { kind: string } | null; cells: { standing: string }[] }) =>
+        forecast?.kind === 'span' && cells.filter(({ standing }) => standing !== 'met' && standing !== 'fading').length > 1,
+    );
+    const requirements = columns.find(({ gradeId }: { gradeId: string }) => gradeId === row.nextGradeId).requirements;
+    for (const cell of row.cells) {
+      const { movement, stage } = requirements.find(({ id }: { id: string }) => id === cell.requirementId);
+      for (const side of cell.sides.filter(({ name }: { name: string }) => name !== 'met' && name !== 'fading')) {
+        const more = { childId: row.childId, movement, stage, side: side.side ?? 'none', mark: 'clean', classId: null };
+        await put(randomUUID(), mark({ ...more, measure: { seconds: 300, reps: 300, correct: 30, of: 30 } })).expect(200);
+      }
+    }
+    const after = (await board()).rows.find(({ childId }: { childId: string }) => childId === row.childId);
+    expect(after.forecast === null || after.forecast.middle < row.forecast.middle).toBe(true);
+    const today = (await tomasz.get('/api/today').expect(200)).body;
+    const close = today.close.find((one: { childId: string; groupId: string }) => one.childId === row.childId && one.groupId === group.id);
+    if (close) expect(close.forecast).toEqual(after.forecast);
+  });
+});
+
+describe('who was passed over', () => {
+  it('has as many classes as it came to in this group since it was looked at; a mark of a class of another group does not count', async () => {
+    const owner = await club.as('owner');
+    const [found] = await club.source.query(
+      `SELECT e.child_id, e.group_id FROM enrolment e JOIN teaching_group t ON t.id = e.group_id
+       WHERE e.to_day IS NULL AND t.archived_at IS NULL
+         AND (SELECT count(*) FROM attendance a JOIN class_session s ON s.id = a.class_id WHERE a.child_id = e.child_id
+              AND s.group_id = e.group_id AND s.taught_at IS NOT NULL AND a.status IN ('present', 'late')) > 4
+         AND NOT EXISTS (SELECT 1 FROM enrolment o WHERE o.child_id = e.child_id AND o.id <> e.id)
+         AND NOT EXISTS (SELECT 1 FROM observation o WHERE o.child_id = e.child_id AND o.class_id IS NULL) LIMIT 1`,
+    );
+    const of = async (): Promise<number> =>
+      (await owner.get(`/api/groups/${found.group_id}/board`).expect(200)).body.rows.find(
+        ({ childId }: { childId: string }) => childId === found.child_id,
+      ).unlookedClasses;
+    const attended: { day: string; id: string }[] = await club.source.query(
+      `SELECT s.day, s.id FROM attendance a JOIN class_session s ON s.id = a.class_id WHERE a.child_id = $1 AND s.group_id = $2
+         AND s.taught_at IS NOT NULL AND a.status IN ('present', 'late') AND s.day < $3 ORDER BY s.day DESC`,
+      [found.child_id, found.group_id, (await owner.get('/api/session').expect(200)).body.today],
+    );
+    const [last] = await club.source.query('SELECT max(seen_on) AS day FROM observation WHERE child_id = $1', [found.child_id]);
+    expect(await of()).toBe(attended.filter(({ day }) => last.day === null || day > last.day).length);
+    // looked at in the newest class that it came to: nothing is open any more
+    const [newest] = attended;
+    const more = { childId: found.child_id, movement: 'bridge', side: 'none', seenOn: newest?.day, classId: newest?.id };
+    await put(randomUUID(), mark(more), owner).expect(200);
+    expect(await of()).toBe(0);
+  });
+});
+
 describe('the board of a group', () => {
   it('has one row per child of the group and one cell per requirement of its next grade', async () => {
     const { rows, columns } = await board();

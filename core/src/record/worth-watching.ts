@@ -2,10 +2,15 @@ import type { Requirement } from '../syllabus/syllabus.js';
 import type { ChildId, MovementSlug } from '../values/unit.js';
 import { isMet, type SideStanding, type Standing } from './standing.js';
 
+/** What of a standing says whether a look is worth something. */
+export type StandingToWatch = Pick<Standing, 'requirement' | 'name' | 'unseenForDays'> & {
+  readonly sides: readonly Pick<SideStanding, 'side' | 'name' | 'times' | 'days'>[];
+};
+
 /** A child that is expected, and what its next grade asks of it. */
 export interface ChildToWatch {
   readonly id: ChildId;
-  readonly standings: readonly Standing[];
+  readonly standings: readonly StandingToWatch[];
   /** Classes it came to since it was last looked at, this one left out. */
   readonly unlookedClasses: number;
   /** Days since anything of it was last seen; null where nothing ever was. */
@@ -54,7 +59,11 @@ function looksLeft({ times, days }: Pick<SideStanding, 'times' | 'days'>, { crit
 }
 
 /** What one more look at a side is worth, from 0 on: how likely it brings something, by how little is left after it. */
-function worthOf(standing: Standing, side: SideStanding, openOfGrade: number): Pick<WorthWatching, 'worth' | 'reason'> {
+function worthOf(
+  standing: StandingToWatch,
+  side: StandingToWatch['sides'][number],
+  openOfGrade: number,
+): Pick<WorthWatching, 'worth' | 'reason'> {
   const { requirement, sides } = standing;
   const chance = watchSettings.chance[side.name];
   if (side.name === 'met') return { worth: 0, reason: { kind: 'goes-on' } };

@@ -7,11 +7,10 @@ import { InjectRepository } from '@nestjs/typeorm';
 import { Repository } from 'typeorm';
 import { Kept } from '../database/kept.js';
 import { NoticesService } from '../database/notices.service.js';
+import { OfVersion } from '../database/of-version.js';
 import { notFound } from '../http/problem.js';
 import { MovementEntity } from './movement.entity.js';
 
-/** Libraries of so many clubs are kept read. */
-const mostKept = 20;
 const keptMilliseconds = 600_000;
 const [brotli, gzipped] = [promisify(brotliCompress), promisify(gzip)];
 
@@ -96,25 +95,6 @@ export class LibraryService {
   async missing(clubId: string, slugs: readonly string[]): Promise<readonly string[]> {
     const library = await this.library(clubId);
     return [...new Set(slugs)].filter((slug) => !library.has(slug));
-  }
-}
-
-/** What is made of a version of something, once, for so many clubs; two that ask at once wait for the same. A failure is not kept. */
-class OfVersion<Value> {
-  private readonly all = new Map<string, { readonly version: string; readonly value: Promise<Value> }>();
-
-  of(clubId: string, version: string, make: () => Promise<Value>): Promise<Value> {
-    const kept = this.all.get(clubId);
-    if (kept?.version === version) return kept.value;
-    // the oldest goes: a Map keeps the order in which its keys came
-    const [oldest] = this.all.keys();
-    if (this.all.size >= mostKept && oldest !== undefined) this.all.delete(oldest);
-    const entry = { version, value: make() };
-    this.all.set(clubId, entry);
-    entry.value.catch(() => {
-      if (this.all.get(clubId) === entry) this.all.delete(clubId);
-    });
-    return entry.value;
   }
 }
 

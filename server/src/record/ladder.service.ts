@@ -1,12 +1,29 @@
-import { gradeAbove, groupBy, isMet, verdictOn, type Grade, type Observation, type Verdict } from '@leiter/core';
+import {
+  addDays,
+  gradeAbove,
+  groupBy,
+  groupProgress,
+  isMet,
+  progressOf,
+  verdictOn,
+  weekdayOf,
+  type ChildToForecast,
+  type Grade,
+  type Observation,
+  type Progress,
+  type Verdict,
+} from '@leiter/core';
 import type { BoardRow, GradeResponse, GroupBoardResponse, GroupResponse, SyllabusResponse } from '@leiter/contract';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
 import { ClubService } from '../club/club.service.js';
+import { OfVersion } from '../database/of-version.js';
 import { rows } from '../database/rows.js';
 import { GroupsService } from '../groups/groups.service.js';
+import { LibraryService } from '../library/library.service.js';
 import { SyllabusService, coreSyllabus } from '../syllabus/syllabus.service.js';
+import { Forecasts } from './forecasts.js';
 import { observationColumns, observationOf, type ObservationRow } from './observation.mapper.js';
 
 interface ChildRow {
@@ -17,6 +34,7 @@ interface ChildRow {
   readonly birth_date: string;
   readonly lead_side: 'left' | 'right';
   readonly last_seen: string | null;
+  readonly unlooked: number;
 }
 
 /** Where a child is on the ladder of one programme. */
@@ -25,24 +43,43 @@ export interface Rung {
   readonly earned: readonly { readonly gradeId: string; readonly slug: string; readonly name: string; readonly awardedOn: string }[];
   readonly inGradeSince: string;
   readonly classesSince: number;
+  /** Days of classes of the programme that it came to since then. */
+  readonly attendedSince: readonly string[];
 }
+
+/** A child of a group, and what is reckoned of it. */
+interface Climber {
+  readonly child: ChildRow;
+  readonly next: Grade | null;
+  readonly rung: Rung | undefined;
+  readonly verdict: Verdict | null;
+  /** Null for who has no grade above. */
+  readonly asked: ChildToForecast | null;
+  /** How many marks it has: with another number it is forecast anew. */
+  readonly marks: number;
+}
+
+/** So far ahead a grade is foreseen. */
+const weeksAhead = 104;
 
 @Injectable()
 export class LadderService {
+  private readonly forecasts = new Forecasts();
+  /** How a programme gets on, until yesterday: the same all day. */
+  private readonly progress = new OfVersion<Progress>();
+
   constructor(
     @InjectDataSource() private readonly source: DataSource,
     private readonly clubs: ClubService,
     private readonly groups: GroupsService,
     private readonly syllabuses: SyllabusService,
+    private readonly library: LibraryService,
   ) {}
 
   /** Children of a group × what each works on; a fixed number of queries, whatever the number of marks. */
   async board(clubId: string, groupId: string): Promise<GroupBoardResponse> {
-    const [group, today, children] = await Promise.all([
-      this.groups.find(clubId, groupId),
-      this.clubs.today(clubId),
-      this.childrenOf(clubId, [groupId]),
-    ]);
+    const [group, today] = await Promise.all([this.groups.find(clubId, groupId), this.clubs.today(clubId)]);
+    const children = await this.childrenOf(clubId, [groupId], today);
     const [board] = await this.boardsOf(clubId, [group], children, today);
     return board ?? { group, columns: [], rows: [] };
   }
@@ -54,6 +91,7 @@ export class LadderService {
     const children = await this.childrenOf(
       clubId,
       groups.map(({ id }) => id),
+      today,
     );
     const byProgramme = groupBy(groups, ({ programme }) => programme);
     const found = await Promise.all([...byProgramme.values()].map((own) => this.boardsOf(clubId, own, children, today)));
@@ -69,29 +107,100 @@ export class LadderService {
     today: string,
   ): Promise<readonly GroupBoardResponse[]> {
     const programme = groups[0]?.programme ?? '';
-    const groupIds = new Set(groups.map(({ id }) => id));
-    const own = children.filter(({ group_id }) => groupIds.has(group_id));
-    const ids = [...new Set(own.map(({ id }) => id))];
     // what does not wait for another is asked at the same time
-    const [climbed, rungs] = await Promise.all([this.syllabuses.climbed(clubId, programme), this.rungs(clubId, ids, programme, today)]);
+    const [climbed, climbers, club, holidays, taught] = await Promise.all([
+      this.syllabuses.climbed(clubId, programme),
+      this.climbers(clubId, groups, children, today),
+      this.progressOfProgramme(clubId, programme, today),
+      rows<{ from_day: string; to_day: string }>(this.source, 'SELECT from_day, to_day FROM holiday WHERE club_id = $1 AND to_day >= $2', [
+        clubId,
+        today,
+      ]),
+      rows<{ group_id: string }>(
+        this.source,
+        'SELECT group_id FROM class_session WHERE club_id = $1 AND day = $2 AND (taught_at IS NOT NULL OR cancelled_because IS NOT NULL)',
+        [clubId, today],
+      ),
+    ]);
+    const taughtToday = new Set(taught.map(({ group_id }) => group_id));
     if (!climbed) return groups.map((group) => ({ group, columns: [], rows: [] }));
-    const nextOf = (id: string): Grade | null => nextGradeOf(climbed.ladderOf(id), rungs.get(id));
-    const wanted = [...new Set(ids.flatMap((id) => nextOf(id)?.requirements.map((one) => one.movement) ?? []))];
-    const observations = await this.observationsOf(clubId, ids, wanted);
-    const byChild = new Map<string, Observation[]>(ids.map((id) => [id, []]));
-    for (const one of observations) byChild.get(one.childId)?.push(one);
-    const ladders = new Set([climbed.newest, ...ids.map((id) => climbed.ladderOf(id))]);
     return groups.map((group) => {
-      const rows = own
-        .filter(({ group_id }) => group_id === group.id)
-        .map((child) => boardRow(child, nextOf(child.id), rungs.get(child.id), byChild.get(child.id) ?? [], today));
+      const own = climbers.filter(({ child }) => child.group_id === group.id);
+      const progress = groupProgress(progressOf(own.flatMap(({ asked }) => asked ?? [])), club);
+      const coming = comingDays(group.weekday, taughtToday.has(group.id) ? addDays(today, 1) : today, holidays);
+      const rows = own.map((climber) => boardRow(climber, this.forecasts.of(climber, progress, coming, today)));
       const inUse = new Set(rows.map(({ nextGradeId }) => nextGradeId));
+      const ladders = new Set([climbed.newest, ...climbers.map(({ child }) => climbed.ladderOf(child.id))]);
       const columns = [...ladders].flatMap((ladder) =>
         ladder.grades
           .filter((grade) => inUse.has(grade.id))
           .map((grade) => ({ gradeId: grade.id, gradeName: nameIn(ladder, grade, climbed.newest), requirements: grade.requirements })),
       );
       return { group, columns, rows };
+    });
+  }
+
+  /** Where the children of some groups of one programme stand, and what a forecast of them rests on. */
+  private async climbers(
+    clubId: string,
+    groups: readonly GroupResponse[],
+    children: readonly ChildRow[],
+    today: string,
+  ): Promise<readonly Climber[]> {
+    const programme = groups[0]?.programme ?? '';
+    const groupIds = groups.map(({ id }) => id);
+    const own = children.filter(({ group_id }) => groupIds.includes(group_id));
+    const ids = [...new Set(own.map(({ id }) => id))];
+    const [climbed, rungs, library, held] = await Promise.all([
+      this.syllabuses.climbed(clubId, programme),
+      this.rungs(clubId, ids, programme, today),
+      this.library.library(clubId),
+      rows<{ group_id: string; day: string }>(
+        this.source,
+        'SELECT group_id, day FROM class_session WHERE club_id = $1 AND group_id = ANY($2) AND taught_at IS NOT NULL AND day <= $3',
+        [clubId, groupIds, today],
+      ),
+    ]);
+    if (!climbed) return [];
+    const nextOf = (id: string): Grade | null => nextGradeOf(climbed.ladderOf(id), rungs.get(id));
+    const wanted = [...new Set(ids.flatMap((id) => nextOf(id)?.requirements.map((one) => one.movement) ?? []))];
+    const byChild = groupBy(await this.observationsOf(clubId, ids, wanted), ({ childId }) => childId);
+    const restsOn = new Map(wanted.map((slug) => [slug, (library.get(slug)?.prerequisites ?? []).map(({ movement }) => movement)]));
+    return own.map((child): Climber => {
+      const [next, rung, observations] = [nextOf(child.id), rungs.get(child.id), byChild.get(child.id) ?? []];
+      const onLadder = {
+        birthDate: child.birth_date,
+        leadSide: child.lead_side,
+        inGradeSince: rung?.inGradeSince ?? today,
+        classesSince: rung?.classesSince ?? 0,
+      };
+      const verdict = next && verdictOn(next, observations, onLadder, today);
+      const attended = rung?.attendedSince ?? [];
+      const since = held.filter(({ group_id, day }) => group_id === child.group_id && day >= onLadder.inGradeSince).length;
+      const asked = verdict && {
+        id: child.id,
+        grade: verdict.grade,
+        standings: verdict.standings,
+        child: onLadder,
+        attended,
+        held: Math.max(since, attended.length),
+        restsOn,
+      };
+      return { child, next, rung, verdict, asked, marks: observations.length };
+    });
+  }
+
+  /** How the children of all groups of a programme get on, by what was seen until yesterday. */
+  private progressOfProgramme(clubId: string, programme: string, today: string): Promise<Progress> {
+    return this.progress.of(`${clubId} ${programme}`, today, async () => {
+      const groups = (await this.groups.list(clubId)).filter((group) => !group.archived && group.programme === programme);
+      const yesterday = addDays(today, -1);
+      const children = await this.childrenOf(
+        clubId,
+        groups.map(({ id }) => id),
+        yesterday,
+      );
+      return progressOf((await this.climbers(clubId, groups, children, yesterday)).flatMap(({ asked }) => asked ?? []));
     });
   }
 
@@ -117,7 +226,7 @@ export class LadderService {
         this.source,
         `SELECT a.child_id, c.day FROM attendance a JOIN class_session c ON c.id = a.class_id
          JOIN teaching_group t ON t.id = c.group_id JOIN programme p ON p.id = t.programme_id
-         WHERE a.club_id = $1 AND a.child_id = ANY($2) AND p.slug = $3 AND a.status IN ('present', 'late') AND c.taught_at IS NOT NULL`,
+         WHERE a.club_id = $1 AND a.child_id = ANY($2) AND p.slug = $3 AND a.status IN ('present', 'late') AND c.taught_at IS NOT NULL ORDER BY c.day`,
         parameters,
       ),
     ]);
@@ -127,8 +236,10 @@ export class LadderService {
           .filter((one) => one.child_id === id)
           .map(({ grade_id, slug, name, awarded_on }) => ({ gradeId: grade_id, slug, name, awardedOn: awarded_on }));
         const inGradeSince = earned.at(-1)?.awardedOn ?? joined.find((one) => one.child_id === id)?.since ?? today;
-        const classesSince = attended.filter((one) => one.child_id === id && one.day >= inGradeSince).length;
-        return [id, { earned, inGradeSince, classesSince }];
+        const attendedSince = attended
+          .filter((one) => one.child_id === id && one.day >= inGradeSince && one.day <= today)
+          .map(({ day }) => day);
+        return [id, { earned, inGradeSince, classesSince: attendedSince.length, attendedSince }];
       }),
     );
   }
@@ -142,15 +253,21 @@ export class LadderService {
     return found.map(observationOf);
   }
 
-  private childrenOf(clubId: string, groupIds: readonly string[]): Promise<readonly ChildRow[]> {
+  private childrenOf(clubId: string, groupIds: readonly string[], today: string): Promise<readonly ChildRow[]> {
     return rows<ChildRow>(
       this.source,
       `SELECT c.id, e.group_id, c.given_name, c.family_initial, c.birth_date, c.lead_side,
-              (SELECT max(o.seen_on) FROM observation o WHERE o.child_id = c.id) AS last_seen
+              (SELECT max(o.seen_on) FROM observation o WHERE o.child_id = c.id) AS last_seen,
+              (SELECT count(*)::int FROM attendance a JOIN class_session s ON s.id = a.class_id
+               WHERE a.child_id = c.id AND s.group_id = e.group_id AND a.status IN ('present', 'late') AND s.taught_at IS NOT NULL
+                 AND s.day < $3 AND s.day > coalesce((
+                   SELECT max(o.seen_on) FROM observation o LEFT JOIN class_session w ON w.id = o.class_id
+                   WHERE o.child_id = c.id AND (w.id IS NULL OR w.group_id = e.group_id) AND NOT o.is_withdrawal
+                     AND NOT EXISTS (SELECT 1 FROM observation n WHERE n.supersedes = o.id)), '-infinity')) AS unlooked
        FROM child c JOIN enrolment e ON e.child_id = c.id
        WHERE c.club_id = $1 AND e.group_id = ANY($2) AND e.to_day IS NULL AND c.archived_at IS NULL
        ORDER BY c.given_name COLLATE "und-x-icu", c.family_initial COLLATE "und-x-icu"`,
-      [clubId, groupIds],
+      [clubId, groupIds, today],
     );
   }
 }
@@ -167,26 +284,19 @@ function nameIn(ladder: SyllabusResponse, grade: GradeResponse, newest: Syllabus
   return ladder.version === newest.version ? grade.name : `${grade.name} (version ${String(ladder.version)})`;
 }
 
-function boardRow(
-  child: ChildRow,
-  next: Grade | null,
-  rung: Rung | undefined,
-  observations: readonly Observation[],
-  today: string,
-): BoardRow {
-  const verdict: Verdict | null = next
-    ? verdictOn(
-        next,
-        observations,
-        {
-          birthDate: child.birth_date,
-          leadSide: child.lead_side,
-          inGradeSince: rung?.inGradeSince ?? today,
-          classesSince: rung?.classesSince ?? 0,
-        },
-        today,
-      )
-    : null;
+/** Days on which a group will have a class: from today on, or from tomorrow where today's was taught. */
+function comingDays(
+  weekday: number,
+  from: string,
+  holidays: readonly { readonly from_day: string; readonly to_day: string }[],
+): readonly string[] {
+  const first = addDays(from, (weekday - weekdayOf(from) + 7) % 7);
+  return Array.from({ length: weeksAhead }, (_, week) => addDays(first, week * 7)).filter(
+    (day) => !holidays.some(({ from_day, to_day }) => from_day <= day && day <= to_day),
+  );
+}
+
+function boardRow({ child, next, rung, verdict }: Climber, forecast: BoardRow['forecast']): BoardRow {
   return {
     childId: child.id,
     name: `${child.given_name} ${child.family_initial}`,
@@ -197,6 +307,8 @@ function boardRow(
     metCount: verdict?.metCount ?? 0,
     isEarned: verdict?.earned ?? false,
     lastSeenOn: child.last_seen,
+    unlookedClasses: child.unlooked,
+    forecast: verdict?.earned ? null : forecast,
     cells: (verdict?.standings ?? []).map((standing) => ({
       requirementId: standing.requirement.id,
       standing: standing.name,
@@ -204,6 +316,7 @@ function boardRow(
       sidesOpen: isMet(standing)
         ? []
         : standing.sides.flatMap(({ side, name }) => (side && name !== 'met' && name !== 'fading' ? [side] : [])),
+      sides: standing.sides.map(({ side, name, times, days }) => ({ side, name, times, days })),
       unseenForDays: standing.unseenForDays,
     })),
   };

@@ -101,13 +101,17 @@ function hasPassed({ day, startsAt, group, class: session }: TodayResponse['comi
 /** Who earned a grade or is near to it, in one group after the other; those who earned it first. */
 function closeIn(boards: readonly GroupBoardResponse[]): readonly CloseToGrade[] {
   return boards
-    .flatMap(({ group, rows }) =>
-      rows.flatMap(({ childId, name, nextGradeName: gradeName, metCount, cells, isEarned }) =>
-        gradeName !== null && (isEarned || (metCount > 0 && cells.length - metCount <= nearRequirements))
-          ? [{ childId, name, groupId: group.id, groupName: group.name, gradeName, metCount, ofCount: cells.length, isEarned }]
-          : [],
-      ),
-    )
+    .flatMap(({ group, columns, rows }) => {
+      const movements = new Map(columns.flatMap(({ requirements }) => requirements).map(({ id, movement }) => [id, movement]));
+      return rows.flatMap(({ childId, name, nextGradeName: gradeName, metCount, cells, isEarned, forecast }) => {
+        if (gradeName === null || !(isEarned || (metCount > 0 && cells.length - metCount <= nearRequirements))) return [];
+        const open = cells
+          .filter(({ standing }) => standing !== 'met' && standing !== 'fading')
+          .map(({ requirementId, sidesOpen }) => ({ movement: movements.get(requirementId) ?? '', sides: sidesOpen }));
+        const place = { groupId: group.id, groupName: group.name };
+        return [{ childId, name, ...place, gradeName, metCount, ofCount: cells.length, isEarned, open, forecast }];
+      });
+    })
     .toSorted((a, b) => Number(b.isEarned) - Number(a.isEarned) || a.ofCount - a.metCount - (b.ofCount - b.metCount));
 }
 

@@ -7,21 +7,23 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import type { ChildLadder, ChildPageResponse } from '@leiter/contract';
 import { ageOn, currentObservations, gradeAbove, isMet, verdictOn, type Day, type Library, type Missing, type Verdict } from '@leiter/core';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { useParams } from 'react-router';
 import { useSession } from '../queries/session.queries';
 import { useProgrammeName } from '../queries/syllabus.queries';
 import { useGroups } from '../queries/groups.queries';
 import { useLibrary } from '../queries/library.queries';
+import { useGroupBoard } from '../queries/record.queries';
+import { forecastWords } from '../shared/forecast-words';
 import { Ladder } from '../shared/ladder';
 import { Loaded, Message, Page, Panel, Refused } from '../shared/page';
 import { palette } from '../shared/palette';
 import { dateText, dayText } from '../shared/words';
 import { useChildPage, useMoveOver } from '../queries/children.queries';
 import { AboutChild } from './parts/about-child';
+import { Bests } from './parts/bests';
 import { ChildDialog } from './parts/child-dialog';
 import { GiveGrade } from './parts/give-grade';
-import { MeasureChart } from './parts/measure-chart';
 import { RequirementLine } from './parts/requirement-line';
 import { TakeBackGrade } from './parts/take-back-grade';
 
@@ -54,6 +56,7 @@ function Child({ page, today, role }: Props) {
   const verdict = useMemo(() => ladder && verdictFor(page, ladder, today), [page, ladder, today]);
   const inGroups = (groups.data ?? []).filter(({ id }) => child.groupIds.includes(id)).map(({ name }) => name);
   const lastSeen = currentObservations(page.observations).at(-1)?.seenOn;
+  const groupAtHand = (groups.data ?? []).find((one) => child.groupIds.includes(one.id) && one.programme === ladder?.programme)?.id;
   const lastGrade = ladder?.earned.at(-1)?.grade;
   const about = [
     today === '' ? '' : t`${ageOn(child.birthDate, today)} years`,
@@ -111,7 +114,9 @@ function Child({ page, today, role }: Props) {
           </Panel>
           <Panel label={t`Next grade`} isFirstOnPhone>
             {verdict ? (
-              <NextGrade verdict={verdict} page={page} library={library} today={today} />
+              <NextGrade verdict={verdict} page={page} library={library} today={today}>
+                {groupAtHand && !verdict.earned && <Foreseen childId={child.id} groupId={groupAtHand} library={library} today={today} />}
+              </NextGrade>
             ) : (
               <Typography variant="h2">
                 <Trans>The top of the ladder</Trans>
@@ -178,7 +183,11 @@ function ChildLadderView({ ladder, verdict }: { readonly ladder: ChildLadder; re
           state: passed.has(grade.slug) ? 'earned' : isNext ? 'next' : 'above',
           ...(isNext ? { share: verdict.metCount / Math.max(1, verdict.standings.length) } : {}),
           beside:
-            awardedOn !== undefined ? dateText(awardedOn).slice(-8) : isNext ? t`${verdict.metCount} of ${verdict.standings.length}` : '',
+            awardedOn !== undefined
+              ? dateText(awardedOn).replace(/^\d+ /, '')
+              : isNext
+                ? t`${verdict.metCount} of ${verdict.standings.length}`
+                : '',
         };
       })}
     />
@@ -224,17 +233,16 @@ function NextGrade({
   page,
   library,
   today,
+  children,
 }: {
   readonly verdict: Verdict;
   readonly page: ChildPageResponse;
   readonly library: Library;
   readonly today: Day;
+  /** When it will be there. */
+  readonly children: ReactNode;
 }) {
   const open = verdict.standings.filter((standing) => !isMet(standing)).length;
-  const measured = verdict.standings.find(
-    ({ requirement, sides }) => requirement.criterion.leastSeconds !== undefined && (sides[0]?.evidence.length ?? 0) > 2,
-  );
-  const movement = measured && library.get(measured.requirement.movement);
   const others = verdict.missing.filter(({ kind }) => kind !== 'requirement');
   return (
     <>
@@ -243,6 +251,7 @@ function NextGrade({
           ? t`${verdict.grade.name} is earned`
           : t`Towards ${verdict.grade.name}: ${open === 0 ? t`all shown` : t`${plural(open, { one: '# thing', other: '# things' })} still to see`}`}
       </Typography>
+      {children}
       {others.map((one) => (
         <Typography key={one.kind} sx={{ color: palette.caution, mb: 0.5 }}>
           {missingWords(one)}
@@ -262,14 +271,41 @@ function NextGrade({
           />
         ))}
       </Box>
-      {measured && movement && (
-        <MeasureChart
-          movement={movement}
-          observations={currentObservations(page.observations).filter((one) => one.movement === movement.slug)}
-          askedSeconds={measured.requirement.criterion.leastSeconds ?? 0}
-        />
-      )}
+      <Bests observations={page.observations} library={library} asked={verdict.standings.map(({ requirement }) => requirement)} />
     </>
+  );
+}
+
+/** When the next grade will likely be there, and what it hangs on; as the board of the group has it. */
+function Foreseen({
+  childId,
+  groupId,
+  library,
+  today,
+}: {
+  readonly childId: string;
+  readonly groupId: string;
+  readonly library: Library;
+  readonly today: Day;
+}) {
+  const board = useGroupBoard(groupId).data;
+  const forecast = board?.rows.find((row) => row.childId === childId)?.forecast;
+  if (!board || !forecast) return null;
+  const requirement = board.columns
+    .flatMap(({ requirements }) => requirements)
+    .find(({ id }) => forecast.kind === 'span' && id === forecast.hangsOn);
+  const last = requirement && (library.get(requirement.movement)?.name ?? requirement.movement);
+  const words = forecastWords(forecast, today);
+  return (
+    <Typography sx={{ mb: 1 }}>
+      {words.charAt(0).toUpperCase() + words.slice(1)}
+      {forecast.kind === 'span' && (
+        <span style={{ color: palette.soft }}>
+          {' – '}
+          {last ? t`what likely comes last: ${last}` : t`it waits for weeks, classes or age`}
+        </span>
+      )}
+    </Typography>
   );
 }
 

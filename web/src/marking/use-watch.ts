@@ -1,9 +1,10 @@
 import { t } from '@lingui/core/macro';
 import type { ClassPageResponse } from '@leiter/contract';
-import { watchOrder, type Library, type Movement } from '@leiter/core';
+import type { Library, Movement } from '@leiter/core';
 import { useEffect, useRef, useState } from 'react';
 import { markColumns, type MarkCell, type MarkChange, type Standings } from './mark-grid';
 import { useMarkSheet } from './use-mark-sheet';
+import { watchListOf, watchReasonWords } from './whom-to-watch';
 
 /** A child beside the stage. */
 export interface WatchRow {
@@ -11,7 +12,7 @@ export interface WatchRow {
   readonly name: string;
   readonly cell: MarkCell;
   readonly isMarked: boolean;
-  /** When it was last seen, where it has no mark of this class. */
+  /** Why to look at it, or when it was last seen; nothing where it has a mark of this class. */
   readonly note: string;
 }
 
@@ -54,21 +55,29 @@ export function useWatch(
   const wanted = own?.of === of ? own.side : (side ?? 'left');
   const column = markColumns([movement.slug], library).find((one) => one.side === wanted || one.side === 'none');
   if (!column) return null;
-  const rows = sheet.children.map((child) => {
-    const cell = sheet.cellOf(child.id, column);
-    const row = board.rows.find(({ childId }) => childId === child.id);
-    const standing = row?.cells.find(({ requirementId }) => requirementId === cell.requirement?.id);
-    const isMarked = cell.mark !== null;
-    const unseenForDays = standing?.unseenForDays ?? null;
-    const isAsked = cell.requirement !== null;
-    const note = isMarked ? '' : !isAsked ? t`not asked` : unseenForDays === null ? t`never seen` : daysWords(unseenForDays);
-    const isThere = child.attendance !== 'absent' && child.attendance !== 'watched';
-    return { id: child.id, name: child.name, cell, isThere, isMarked, unseenForDays, isAsked, note };
-  });
+  // what a look at this movement is worth, on the side that is done where there are two
+  const looks = watchListOf(board, new Set(sheet.children.map(({ id }) => id)), [movement.slug], page.class.day);
+  const rows = sheet.children
+    .filter(({ attendance }) => attendance !== 'absent' && attendance !== 'watched')
+    .map((child) => {
+      const cell = sheet.cellOf(child.id, column);
+      const standing = board.rows
+        .find(({ childId }) => childId === child.id)
+        ?.cells.find(({ requirementId }) => requirementId === cell.requirement?.id);
+      const isMarked = cell.mark !== null;
+      const unseenForDays = standing?.unseenForDays ?? null;
+      const rank = looks.findIndex((look) => look.child === child.id);
+      const look = looks[rank];
+      const seen = unseenForDays === null ? t`never seen` : daysWords(unseenForDays);
+      const isTold = look && look.reason.kind !== 'goes-on' && look.reason.kind !== 'never-seen';
+      const note = isMarked ? '' : isTold ? watchReasonWords(look) : cell.requirement === null ? t`not asked` : seen;
+      return { id: child.id, name: child.name, cell, isMarked, note, rank: rank < 0 ? looks.length : rank };
+    });
   return {
     movement,
     side: column.side === 'none' ? 'none' : wanted,
-    rows: watchOrder(rows),
+    // who has a mark comes last; alike, they stay as they are called
+    rows: rows.toSorted((a, b) => Number(a.isMarked) - Number(b.isMarked) || a.rank - b.rank),
     setSide: (chosen) => {
       setOwn({ of, side: chosen });
     },

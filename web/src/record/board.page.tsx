@@ -7,8 +7,10 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useLibrary, useMovements } from '../queries/library.queries';
 import { useGroupBoard } from '../queries/record.queries';
+import { useSession } from '../queries/session.queries';
 import { useProgrammeName } from '../queries/syllabus.queries';
 import { criterionText } from '../shared/criterion-text';
+import { forecastShort, forecastWords } from '../shared/forecast-words';
 import { Loaded, Message, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
 import { Rungs, isMetName } from '../shared/rungs';
@@ -103,6 +105,7 @@ function Grade({
   readonly library: Library;
   readonly onChoose: (chosen: Chosen) => void;
 }) {
+  const today = useSession().data?.today ?? '';
   const stays = { position: 'sticky', left: 0, zIndex: 1, backgroundColor: palette.paper } as const;
   return (
     <Box component="section" aria-label={t`Towards ${gradeName}`} sx={{ mb: 3.5, overflowX: 'auto' }}>
@@ -113,6 +116,9 @@ function Grade({
               <strong style={{ fontSize: 16 }}>
                 <Trans>Towards {gradeName}</Trans>
               </strong>
+            </Box>
+            <Box component="th" scope="col" sx={{ minWidth: 92, verticalAlign: 'bottom', pb: 0.75, pr: 1 }}>
+              <Trans>Likely</Trans>
             </Box>
             {requirements.map((requirement) => (
               <Box
@@ -143,6 +149,9 @@ function Grade({
                     {row.isEarned ? t`earned` : t`${String(row.metCount)} of ${String(row.cells.length)} met`}
                   </Box>
                 </Box>
+                <Box component="td" sx={{ pr: 1, lineHeight: 1.25, color: palette.soft, borderLeft: `1px solid ${palette.line}`, pl: 1 }}>
+                  <Likely row={row} requirements={requirements} library={library} today={today} />
+                </Box>
                 {requirements.map((requirement) => {
                   const cell = row.cells.find(({ requirementId }) => requirementId === requirement.id);
                   return (
@@ -164,6 +173,28 @@ function Grade({
         </tbody>
       </Box>
     </Box>
+  );
+}
+
+/** When a child will likely have the grade, and what comes last. */
+function Likely({
+  row: { forecast },
+  requirements,
+  library,
+  today,
+}: {
+  readonly row: BoardRow;
+  readonly requirements: readonly RequirementResponse[];
+  readonly library: Library;
+  readonly today: string;
+}) {
+  if (!forecast || today === '') return null;
+  const hangsOn = forecast.kind === 'span' ? requirements.find(({ id }) => id === forecast.hangsOn) : undefined;
+  const last = hangsOn && (library.get(hangsOn.movement)?.name ?? hangsOn.movement);
+  return (
+    <span title={[forecastWords(forecast, today), ...(last ? [t`what likely comes last: ${last}`] : [])].join(' · ')}>
+      {forecastShort(forecast, today)}
+    </span>
   );
 }
 

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import type { ClassPageResponse, GroupBoardResponse } from '@leiter/contract';
-import type { Library } from '@leiter/core';
+import type { Library, WorthWatching } from '@leiter/core';
 import { useRef, useState } from 'react';
 import { useParams } from 'react-router';
 import { LoadedClass } from '../queries/loaded-class';
@@ -20,6 +20,7 @@ import { MarkTable } from './parts/mark-table';
 import { MarksByThumb } from './parts/marks-by-thumb';
 import { RefusedMarks } from './parts/refused-marks';
 import { useMarkSheet, type MarkSheet } from '../marking/use-mark-sheet';
+import { watchListOf, WhomToWatchPanel } from '../marking/whom-to-watch';
 
 const keys: readonly (readonly [string, string])[] = [
   ['1 2 3 4', t`not yet, with help, alone, clean`],
@@ -103,16 +104,35 @@ function Marks({
         <Panel label={t`Marks`}>
           <RefusedMarks page={page} library={library} />
           <More sheet={sheet} library={library} />
+          <WhomToWatchPanel list={toWatch({ page, board, sheet, library })} board={board} library={library} />
           <MarksByThumb sheet={sheet} />
         </Panel>
       ) : (
-        <Grid page={page} sheet={sheet} library={library} />
+        <Grid page={page} board={board} sheet={sheet} library={library} />
       )}
     </Page>
   );
 }
 
-function Grid({ page, sheet, library }: { readonly page: ClassPageResponse; readonly sheet: MarkSheet; readonly library: Library }) {
+interface SheetProps {
+  readonly page: ClassPageResponse;
+  readonly board: GroupBoardResponse;
+  readonly sheet: MarkSheet;
+  readonly library: Library;
+}
+
+/** Looks that are worth most, of children who have no mark of this class yet. */
+function toWatch({ page, board, sheet }: SheetProps): readonly WorthWatching[] {
+  const open = sheet.children.filter(
+    ({ id, attendance }) =>
+      attendance !== 'absent' && attendance !== 'watched' && !sheet.columns.some((column) => sheet.cellOf(id, column).mark !== null),
+  );
+  const done = [...new Set([...sheet.offered.focus, ...sheet.offered.more.map(({ slug }) => slug)])];
+  return watchListOf(board, new Set(open.map(({ id }) => id)), done, page.class.day);
+}
+
+function Grid(props: SheetProps) {
+  const { page, board, sheet, library } = props;
   const { children, columns } = sheet;
   const [wanted, setChosen] = useState({ row: 0, column: 0 });
   const inspector = useRef<HTMLDivElement>(null);
@@ -126,6 +146,17 @@ function Grid({ page, sheet, library }: { readonly page: ClassPageResponse; read
       <Panel label={t`Marks`}>
         <RefusedMarks page={page} library={library} />
         <More sheet={sheet} library={library} />
+        <WhomToWatchPanel
+          list={toWatch(props)}
+          board={board}
+          library={library}
+          onChoose={({ child: id, movement, side }) => {
+            const row = children.findIndex((one) => one.id === id);
+            const at = columns.findIndex((one) => one.movement.slug === movement && (side === null || one.side === side));
+            if (at < 0) sheet.setShowsMore(true);
+            setChosen({ row, column: Math.max(0, at) });
+          }}
+        />
         <MarkTable
           sheet={sheet}
           chosen={chosen}

@@ -3,10 +3,11 @@ import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { BoardRow, CloseToGrade, TodayResponse, WeekEntry } from '@leiter/contract';
-import { daysBetween, type Day } from '@leiter/core';
+import { daysBetween, type Day, type Library } from '@leiter/core';
 import { Link } from 'react-router';
 import { useSession } from '../queries/session.queries';
 import { useLibrary } from '../queries/library.queries';
+import { forecastWords } from '../shared/forecast-words';
 import { logWords } from '../shared/log-words';
 import { Loaded, Message, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
@@ -154,7 +155,17 @@ function Close({ close }: { readonly close: readonly CloseToGrade[] }) {
   );
 }
 
-function CloseLine({ one: { childId, name, groupName, gradeName, metCount, ofCount, isEarned } }: { readonly one: CloseToGrade }) {
+/** `Cartwheel, left`: what would bring the grade. */
+function openWords(open: CloseToGrade['open'], library: Library): string {
+  return open
+    .map(({ movement, sides }) => [library.get(movement)?.name ?? movement, ...(sides.length === 1 ? sides : [])].join(', '))
+    .join('; ');
+}
+
+function CloseLine({ one }: { readonly one: CloseToGrade }) {
+  const { childId, name, groupName, gradeName, metCount, ofCount, isEarned, open, forecast } = one;
+  const library = useLibrary();
+  const today = useSession().data?.today ?? '';
   return (
     <Box sx={{ borderTop: `1px solid ${palette.line}`, py: 0.75 }}>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
@@ -167,6 +178,12 @@ function CloseLine({ one: { childId, name, groupName, gradeName, metCount, ofCou
         </Box>
       </Box>
       {!isEarned && <RungMeter met={metCount} of={ofCount} />}
+      {!isEarned && (
+        <Box sx={{ fontSize: 14, color: palette.soft, mt: 0.25 }}>
+          {open.length > 0 && <Trans>would bring it: {openWords(open, library)}</Trans>}
+          {forecast?.kind === 'span' && today !== '' && <Box>{forecastWords(forecast, today)}</Box>}
+        </Box>
+      )}
     </Box>
   );
 }

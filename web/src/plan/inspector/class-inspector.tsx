@@ -6,6 +6,8 @@ import Typography from '@mui/material/Typography';
 import type { ClassPageResponse } from '@leiter/contract';
 import type { ClassPlan, Evaluation, EvaluationContext, Library, PlanEdit } from '@leiter/core';
 import { Link } from 'react-router';
+import { WhomToWatchPanel, watchListOf } from '../../marking/whom-to-watch';
+import { useGroupBoard } from '../../queries/record.queries';
 import { palette } from '../../shared/palette';
 import { ClassFigures } from './class-figures';
 import { HomeTaskPanel, StoryField } from './home-task-panel';
@@ -55,6 +57,7 @@ export function ClassInspector({ page, plan, evaluation, library, context, onAct
         </Button>
       </Box>
       <StoryField story={plan.story ?? ''} onEdit={onEdit} />
+      <ToWatch page={page} plan={plan} library={library} />
       <HomeTaskPanel page={page} plan={plan} library={library} context={context} onEdit={onEdit} />
       <ClassFigures page={page} plan={plan} evaluation={evaluation} library={library} onEdit={onEdit} />
       <Typography variant="h2" sx={{ mb: 0.5 }}>
@@ -71,4 +74,14 @@ export function ClassInspector({ page, plan, evaluation, library, context, onAct
       </Typography>
     </>
   );
+}
+
+/** Of what this plan does, whom to look at: what is in focus counts most. */
+function ToWatch({ page, plan, library }: Pick<Props, 'page' | 'plan' | 'library'>) {
+  const board = useGroupBoard(page.class.groupId).data;
+  if (!board) return null;
+  const done = plan.sections.flatMap(({ items }) => items.map(({ movement }) => movement));
+  const coming = new Set(page.children.filter(({ attendance }) => attendance !== 'absent').map(({ id }) => id));
+  const list = watchListOf(board, coming, [...new Set([...plan.focus.filter((slug) => done.includes(slug)), ...done])], page.class.day);
+  return <WhomToWatchPanel list={list} board={board} library={library} />;
 }

@@ -1,0 +1,58 @@
+import type { Day, MovementSlug } from '../values/unit.js';
+import { currentObservations, type Observation, type ObservedSide } from './observation.js';
+
+/** What was measured: seconds that were held, times in a row, the share that was right. */
+export type MeasuredIn = 'seconds' | 'reps' | 'share';
+
+export interface MeasuredPoint {
+  readonly day: Day;
+  /** Seconds, times, or a share from 0 to 1. */
+  readonly value: number;
+}
+
+/** Everything that was measured of one movement on one side, oldest first: one point a day, the best of it. */
+export interface MeasuredLine {
+  readonly movement: MovementSlug;
+  readonly stage: number | null;
+  readonly side: ObservedSide;
+  readonly measuredIn: MeasuredIn;
+  readonly points: readonly MeasuredPoint[];
+  /** The best ever; of two alike the first. */
+  readonly best: MeasuredPoint;
+  readonly latest: MeasuredPoint;
+}
+
+function measuresOf({ seconds, reps, correct, of }: Observation['measure']): readonly (readonly [MeasuredIn, number])[] {
+  return [
+    ...(seconds === undefined ? [] : [['seconds', seconds] as const]),
+    ...(reps === undefined ? [] : [['reps', reps] as const]),
+    ...(correct === undefined || of === undefined || of <= 0 ? [] : [['share', correct / of] as const]),
+  ];
+}
+
+/**
+ * The lines of one child, left and right apart; those that were measured most lately first.
+ * @param observations of this child, superseded ones included
+ */
+export function measuredLines(observations: readonly Observation[]): readonly MeasuredLine[] {
+  const lines = new Map<
+    string,
+    { readonly of: Pick<MeasuredLine, 'movement' | 'stage' | 'side' | 'measuredIn'>; readonly days: Map<Day, number> }
+  >();
+  for (const { movement, stage, side, measure, seenOn } of currentObservations(observations)) {
+    for (const [measuredIn, value] of measuresOf(measure)) {
+      const key = [movement, stage, side, measuredIn].join(' ');
+      const line = lines.get(key) ?? { of: { movement, stage, side, measuredIn }, days: new Map<Day, number>() };
+      line.days.set(seenOn, Math.max(value, line.days.get(seenOn) ?? 0));
+      lines.set(key, line);
+    }
+  }
+  return [...lines.values()]
+    .flatMap(({ of, days }): readonly MeasuredLine[] => {
+      const points = [...days].map(([day, value]) => ({ day, value })).toSorted((a, b) => (a.day < b.day ? -1 : 1));
+      const latest = points.at(-1);
+      const best = points.reduce<MeasuredPoint | null>((most, one) => (most && most.value >= one.value ? most : one), null);
+      return best && latest ? [{ ...of, points, best, latest }] : [];
+    })
+    .toSorted((a, b) => (a.latest.day > b.latest.day ? -1 : a.latest.day < b.latest.day ? 1 : a.movement < b.movement ? -1 : 1));
+}
