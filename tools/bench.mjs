@@ -1,6 +1,7 @@
 // npm run bench: measures what has to be fast, beside what it is compared with, and keeps the figures in docs/bench.md.
 import { cpus, totalmem } from 'node:os';
 import { readFileSync, writeFileSync } from 'node:fs';
+import { build as rolldownBuild } from 'rolldown';
 import { cluster, freePort } from './cluster.mjs';
 import { requireChromium, requireForBench, requireNode, requirePackages, requirePostgres, requireVoice } from './requirements.mjs';
 import { bin, root, run, tsc } from './run.mjs';
@@ -27,7 +28,14 @@ function measured(script, env = {}, args = []) {
 }
 
 say('Measuring the computation …');
-const record = measured('core/dist-test/bench/record.js');
+// it plays groups that the tests play as well: bundled with them
+await rolldownBuild({
+  input: `${root}/core/bench/record.ts`,
+  platform: 'node',
+  output: { file: `${root}/core/dist-test/bench/record-alone.mjs`, format: 'esm' },
+  logLevel: 'warn',
+});
+const record = measured('core/dist-test/bench/record-alone.mjs');
 const watch = record.find(({ table }) => table === 'watch');
 const forecasts = record.filter(({ table }) => table === 'forecast');
 const core = [

@@ -42,6 +42,7 @@ test('A class is marked by one key each, an item comes once more, and after it a
   await expect(next).toHaveText(`watch next: ${first}`);
   await expect.poll(async () => (await stored()).map(({ isWithdrawal }) => isWithdrawal)).toEqual([undefined, true]);
   await page.keyboard.press('4');
+  await expect(next).not.toHaveText(`watch next: ${first}`);
   await expect(row).toContainText('clean');
 
   await page.keyboard.press('o');

@@ -59,6 +59,9 @@ interface Climber {
   readonly marks: number;
 }
 
+/** A mark that was neither taken back nor corrected. */
+const stands = 'NOT o.is_withdrawal AND NOT EXISTS (SELECT 1 FROM observation n WHERE n.supersedes = o.id)';
+
 /** So far ahead a grade is foreseen. */
 const weeksAhead = 104;
 
@@ -257,13 +260,12 @@ export class LadderService {
     return rows<ChildRow>(
       this.source,
       `SELECT c.id, e.group_id, c.given_name, c.family_initial, c.birth_date, c.lead_side,
-              (SELECT max(o.seen_on) FROM observation o WHERE o.child_id = c.id) AS last_seen,
+              (SELECT max(o.seen_on) FROM observation o WHERE o.child_id = c.id AND ${stands}) AS last_seen,
               (SELECT count(*)::int FROM attendance a JOIN class_session s ON s.id = a.class_id
                WHERE a.child_id = c.id AND s.group_id = e.group_id AND a.status IN ('present', 'late') AND s.taught_at IS NOT NULL
                  AND s.day < $3 AND s.day > coalesce((
                    SELECT max(o.seen_on) FROM observation o LEFT JOIN class_session w ON w.id = o.class_id
-                   WHERE o.child_id = c.id AND (w.id IS NULL OR w.group_id = e.group_id) AND NOT o.is_withdrawal
-                     AND NOT EXISTS (SELECT 1 FROM observation n WHERE n.supersedes = o.id)), '-infinity')) AS unlooked
+                   WHERE o.child_id = c.id AND (w.id IS NULL OR w.group_id = e.group_id) AND ${stands}), '-infinity')) AS unlooked
        FROM child c JOIN enrolment e ON e.child_id = c.id
        WHERE c.club_id = $1 AND e.group_id = ANY($2) AND e.to_day IS NULL AND c.archived_at IS NULL
        ORDER BY c.given_name COLLATE "und-x-icu", c.family_initial COLLATE "und-x-icu"`,

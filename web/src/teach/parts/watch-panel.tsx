@@ -139,8 +139,8 @@ function ChildRow({
         }}
       >
         {mark && <Rungs climbed={marks.indexOf(mark.mark)} tone="night" />}
-        <span style={{ flex: 1, minWidth: 0 }}>{name}</span>
-        <Box component="span" sx={{ fontSize: 14, color: palette.nightSoft, whiteSpace: 'nowrap' }}>
+        <span style={{ flex: '1 0 auto', maxWidth: '62%' }}>{name}</span>
+        <Box component="span" sx={{ fontSize: 14, lineHeight: 1.2, color: palette.nightSoft, textAlign: 'right', minWidth: 0 }}>
           {mark ? markWords[mark.mark] : note}
         </Box>
       </Box>
