@@ -91,4 +91,6 @@ export {
   type ComingClass,
   type TodayResponse,
 } from './calendar.js';
+export type { CalendarLinkMade, CalendarLinkResponse } from './calendar-link.js';
 export { PressRequest, RemoteRequest, StageRequest, type Press, type PressBody, type RemoteMade, type StageView } from './remote.js';
+export type { AttendanceLine, GroupReport, ReportResponse, StallResponse } from './report.js';

@@ -26,6 +26,7 @@ const pageNames = [
   'words',
   'a quiz',
   'club',
+  'reports',
   'one’s own page',
 ] as const;
 
@@ -59,6 +60,7 @@ async function addresses(page: Page): Promise<Readonly<Record<(typeof pageNames)
     words: '/terms/dance',
     'a quiz': '/terms/martial-arts/quiz',
     club: '/club',
+    reports: '/reports',
     'one’s own page': '/me',
   };
 }

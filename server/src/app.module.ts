@@ -1,6 +1,8 @@
 import { Module, type DynamicModule } from '@nestjs/common';
 import { APP_GUARD, APP_INTERCEPTOR } from '@nestjs/core';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { CalendarFeedModule } from './calendar-feed/calendar-feed.module.js';
+import { CertificatesModule } from './certificates/certificates.module.js';
 import { ChildrenModule } from './children/children.module.js';
 import { ClassesModule } from './classes/classes.module.js';
 import { FoundingModule } from './club/founding.module.js';
@@ -19,6 +21,7 @@ import { PlansModule } from './plans/plans.module.js';
 import { PlanFilesModule } from './plan-files/plan-files.module.js';
 import { RecordModule } from './record/record.module.js';
 import { RemoteModule } from './remote/remote.module.js';
+import { ReportsModule } from './reports/reports.module.js';
 import { StaffModule } from './staff/staff.module.js';
 import { SyllabusModule } from './syllabus/syllabus.module.js';
 import { TidyModule } from './tidy/tidy.module.js';
@@ -45,10 +48,13 @@ export class AppModule {
         GroupsModule,
         ChildrenModule,
         ClassesModule,
+        CalendarFeedModule,
+        CertificatesModule,
         PlansModule,
         PlanFilesModule,
         RecordModule,
         RemoteModule,
+        ReportsModule,
         TodayModule,
         VoiceModule,
         DemoModule,

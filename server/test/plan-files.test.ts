@@ -1,6 +1,6 @@
 import type { ComingClass, PlanPreviewResponse } from '@leiter/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { testApp, type Agent, type TestApp } from './test-app.js';
+import { asBuffer, testApp, type Agent, type TestApp } from './test-app.js';
 
 let club: TestApp;
 let owner: Agent;
@@ -378,16 +378,7 @@ describe('the plan of a class as a file', () => {
   });
 
   it('goes on paper as two pages with our fonts', async () => {
-    const answer = await owner
-      .get(`/api/classes/${planned()}/plan/paper`)
-      .buffer()
-      .parse((response, done) => {
-        const chunks: Buffer[] = [];
-        response.on('data', (chunk: Buffer) => chunks.push(chunk));
-        response.on('end', () => {
-          done(null, Buffer.concat(chunks));
-        });
-      });
+    const answer = await owner.get(`/api/classes/${planned()}/plan/paper`).buffer().parse(asBuffer);
     const pdf = (answer.body as Buffer).toString('latin1');
     expect(answer.headers['content-type']).toBe('application/pdf');
     expect(pdf.slice(0, 5)).toBe('%PDF-');

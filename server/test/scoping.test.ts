@@ -108,6 +108,19 @@ const routes: Readonly<Record<string, 'no ids' | 'public' | readonly Foreign[]>>
   'GET /api/weeks/{day}': 'no ids',
   'GET /api/weeks/{day}/outlook': 'no ids',
   'GET /api/boards': 'no ids',
+  'GET /api/reports': 'no ids',
+  'GET /api/reports/{table}': 'no ids',
+  'GET /api/calendar-link': 'no ids',
+  'POST /api/calendar-link': 'no ids',
+  'DELETE /api/calendar-link': 'no ids',
+  'GET /api/calendars/{token}': 'public',
+  'GET /api/children/{id}/certificates/{gradeId}': [
+    { method: 'get', path: () => `/api/children/${theirs.child}/certificates/${theirs.grade}`, status: 404 },
+  ],
+  'GET /api/groups/{id}/certificates': [
+    { method: 'get', path: () => `/api/groups/${theirs.group}/certificates?since=2020-01-01`, status: 404 },
+  ],
+  'GET /api/classes/{id}/certificates': [{ method: 'get', path: () => `/api/classes/${theirs.class}/certificates`, status: 404 }],
   'GET /api/holidays': 'no ids',
   'POST /api/holidays': 'no ids',
   'DELETE /api/holidays/{id}': [{ method: 'delete', path: () => `/api/holidays/${theirs.holiday}`, status: 404 }],
@@ -181,6 +194,7 @@ const routes: Readonly<Record<string, 'no ids' | 'public' | readonly Foreign[]>>
     { method: 'put', path: () => `/api/children/${theirs.child}/health-notes`, body: () => ({ version: 1, notes: [] }), status: 404 },
   ],
   'GET /api/children/{id}/record': [{ method: 'get', path: () => `/api/children/${theirs.child}/record`, status: 404 }],
+  'GET /api/children/{id}/record/paper': [{ method: 'get', path: () => `/api/children/${theirs.child}/record/paper`, status: 404 }],
   'POST /api/children/{id}/grades/{gradeId}/take-back': [
     {
       method: 'post',

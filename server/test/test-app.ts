@@ -67,6 +67,15 @@ export async function testApp({ filled }: { readonly filled: 'demo' | 'empty' })
   };
 }
 
+/** How an answer that is no text is read, for `.parse()`. */
+export function asBuffer(response: request.Response, done: (error: Error | null, body: unknown) => void): void {
+  const chunks: Buffer[] = [];
+  response.on('data', (chunk: Buffer) => chunks.push(chunk));
+  response.on('end', () => {
+    done(null, Buffer.concat(chunks));
+  });
+}
+
 /** A second club in the same database, with a person, a group, a child, a class and a mark of its own; given back are their ids. */
 export async function otherClub(
   source: DataSource,

@@ -1,3 +1,4 @@
+import type { Criterion } from '../syllabus/syllabus.js';
 import type { Day, MovementSlug } from '../values/unit.js';
 import { currentObservations, type Observation, type ObservedSide } from './observation.js';
 
@@ -55,4 +56,23 @@ export function measuredLines(observations: readonly Observation[]): readonly Me
       return best && latest ? [{ ...of, points, best, latest }] : [];
     })
     .toSorted((a, b) => (a.latest.day > b.latest.day ? -1 : a.latest.day < b.latest.day ? 1 : a.movement < b.movement ? -1 : 1));
+}
+
+/** Which measure a criterion asks for; null where it asks for none. */
+export function measureAsked({ leastSeconds, leastReps, leastCorrect }: Criterion): MeasuredIn | null {
+  if (leastSeconds !== undefined) return 'seconds';
+  if (leastReps !== undefined) return 'reps';
+  return leastCorrect === undefined ? null : 'share';
+}
+
+/** What an observation measured of what a criterion asks: seconds, times or a share; null where it was not measured. */
+export function measuredAs(measure: Observation['measure'], criterion: Criterion): number | null {
+  const asked = measureAsked(criterion);
+  return measuresOf(measure).find(([measuredIn]) => measuredIn === asked)?.[1] ?? null;
+}
+
+/** The best of some observations before a day, in what a criterion asks; null where nothing was measured. */
+export function bestBefore(observations: readonly Observation[], criterion: Criterion, day: Day): number | null {
+  const values = observations.flatMap(({ seenOn, measure }) => (seenOn < day ? (measuredAs(measure, criterion) ?? []) : []));
+  return values.length > 0 ? Math.max(...values) : null;
 }

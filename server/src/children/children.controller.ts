@@ -29,6 +29,7 @@ import {
   Post,
   Put,
   Query,
+  StreamableFile,
 } from '@nestjs/common';
 import { fieldRefused, ProblemException } from '../http/problem.js';
 import { cellProblem } from '../http/spreadsheet.js';
@@ -38,6 +39,7 @@ import { ChildrenImportService } from './children-import.service.js';
 import { HealthNotesService } from './health-notes.service.js';
 import { ChildrenService, type ChildRefusal } from './children.service.js';
 import { GradesService } from './grades.service.js';
+import { RecordPaperService } from './record-paper.service.js';
 
 @Controller('children')
 export class ChildrenController {
@@ -46,6 +48,7 @@ export class ChildrenController {
     private readonly grades: GradesService,
     private readonly imports: ChildrenImportService,
     private readonly health: HealthNotesService,
+    private readonly papers: RecordPaperService,
   ) {}
 
   @ForEverybody()
@@ -130,6 +133,14 @@ export class ChildrenController {
     const record = await this.children.record(asker, id);
     if (record.ok) return record.value;
     throw new ProblemException(403, 'A child’s record is handed out by who teaches it, or by the owner.');
+  }
+
+  /** The same to be read: a PDF. */
+  @ForRoles('owner', 'instructor')
+  @Get(':id/record/paper')
+  async recordPaper(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<StreamableFile> {
+    const pdf = await this.papers.recordOf(asker, await this.record(asker, id));
+    return new StreamableFile(pdf, { type: 'application/pdf', disposition: 'attachment; filename="child-record.pdf"' });
   }
 
   /** Takes back a grade that was given by mistake. */

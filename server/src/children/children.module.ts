@@ -1,6 +1,7 @@
 import { Module } from '@nestjs/common';
 import { ClubModule } from '../club/club.module.js';
 import { GroupsModule } from '../groups/groups.module.js';
+import { LibraryModule } from '../library/library.module.js';
 import { RecordModule } from '../record/record.module.js';
 import { SyllabusModule } from '../syllabus/syllabus.module.js';
 import { ChildrenImportService } from './children-import.service.js';
@@ -8,11 +9,12 @@ import { ChildrenController } from './children.controller.js';
 import { ChildrenService } from './children.service.js';
 import { GradesService } from './grades.service.js';
 import { HealthNotesService } from './health-notes.service.js';
+import { RecordPaperService } from './record-paper.service.js';
 
 @Module({
-  imports: [ClubModule, GroupsModule, RecordModule, SyllabusModule],
+  imports: [ClubModule, GroupsModule, LibraryModule, RecordModule, SyllabusModule],
   controllers: [ChildrenController],
-  providers: [ChildrenService, GradesService, ChildrenImportService, HealthNotesService],
+  providers: [ChildrenService, GradesService, ChildrenImportService, HealthNotesService, RecordPaperService],
   exports: [HealthNotesService],
 })
 export class ChildrenModule {}

@@ -26,6 +26,7 @@ import { Families1765000000000 } from './migrations/1765000000000-families.js';
 import { Voice1765100000000 } from './migrations/1765100000000-voice.js';
 import { Visits1765200000000 } from './migrations/1765200000000-visits.js';
 import { CallNames1765400000000 } from './migrations/1765400000000-call-names.js';
+import { CalendarFeed1765500000000 } from './migrations/1765500000000-calendar-feed.js';
 import { Remote1765300000000 } from './migrations/1765300000000-remote.js';
 import { TheCalendar1764900000000 } from './migrations/1764900000000-the-calendar.js';
 import { TwentyMinutes1764800000000 } from './migrations/1764800000000-twenty-minutes.js';
@@ -74,6 +75,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       Visits1765200000000,
       Remote1765300000000,
       CallNames1765400000000,
+      CalendarFeed1765500000000,
     ],
     // run by `prepare`, by one process at a time
     migrationsRun: false,

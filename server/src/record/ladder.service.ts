@@ -1,5 +1,6 @@
 import {
   addDays,
+  bestBefore,
   gradeAbove,
   groupBy,
   groupProgress,
@@ -57,6 +58,13 @@ interface Climber {
   readonly asked: ChildToForecast | null;
   /** How many marks it has: with another number it is forecast anew. */
   readonly marks: number;
+}
+
+/** A child of a group, and what a verdict on it rests on; null for who has no grade above. */
+export interface AskedChild {
+  readonly childId: string;
+  readonly name: string;
+  readonly asked: ChildToForecast | null;
 }
 
 /** A mark that was neither taken back nor corrected. */
@@ -131,7 +139,7 @@ export class LadderService {
       const own = climbers.filter(({ child }) => child.group_id === group.id);
       const progress = groupProgress(progressOf(own.flatMap(({ asked }) => asked ?? [])), club);
       const coming = comingDays(group.weekday, taughtToday.has(group.id) ? addDays(today, 1) : today, holidays);
-      const rows = own.map((climber) => boardRow(climber, this.forecasts.of(climber, progress, coming, today)));
+      const rows = own.map((climber) => boardRow(climber, this.forecasts.of(climber, progress, coming, today), today));
       const inUse = new Set(rows.map(({ nextGradeId }) => nextGradeId));
       const ladders = new Set([climbed.newest, ...climbers.map(({ child }) => climbed.ladderOf(child.id))]);
       const columns = [...ladders].flatMap((ladder) =>
@@ -205,6 +213,25 @@ export class LadderService {
       );
       return progressOf((await this.climbers(clubId, groups, children, yesterday)).flatMap(({ asked }) => asked ?? []));
     });
+  }
+
+  /** Every group that is not put away, with what a verdict on each of its children rests on. */
+  async askedOf(clubId: string): Promise<readonly { readonly group: GroupResponse; readonly children: readonly AskedChild[] }[]> {
+    const [all, today] = await Promise.all([this.groups.list(clubId), this.clubs.today(clubId)]);
+    const groups = all.filter(({ archived }) => !archived);
+    const children = await this.childrenOf(
+      clubId,
+      groups.map(({ id }) => id),
+      today,
+    );
+    const byProgramme = [...groupBy(groups, ({ programme }) => programme).values()];
+    const climbers = (await Promise.all(byProgramme.map((own) => this.climbers(clubId, own, children, today)))).flat();
+    return groups.map((group) => ({
+      group,
+      children: climbers
+        .filter(({ child }) => child.group_id === group.id)
+        .map(({ child, asked }) => ({ childId: child.id, name: `${child.given_name} ${child.family_initial}`, asked })),
+    }));
   }
 
   /** Where each child is on the ladder of a programme; three queries. */
@@ -298,7 +325,7 @@ function comingDays(
   );
 }
 
-function boardRow({ child, next, rung, verdict }: Climber, forecast: BoardRow['forecast']): BoardRow {
+function boardRow({ child, next, rung, verdict }: Climber, forecast: BoardRow['forecast'], today: string): BoardRow {
   return {
     childId: child.id,
     name: `${child.given_name} ${child.family_initial}`,
@@ -318,7 +345,13 @@ function boardRow({ child, next, rung, verdict }: Climber, forecast: BoardRow['f
       sidesOpen: isMet(standing)
         ? []
         : standing.sides.flatMap(({ side, name }) => (side && name !== 'met' && name !== 'fading' ? [side] : [])),
-      sides: standing.sides.map(({ side, name, times, days }) => ({ side, name, times, days })),
+      sides: standing.sides.map(({ side, name, times, days, evidence }) => ({
+        side,
+        name,
+        times,
+        days,
+        best: bestBefore(evidence, standing.requirement.criterion, today),
+      })),
       unseenForDays: standing.unseenForDays,
     })),
   };

@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import { Loaded, Page, Panel } from '../shared/page';
+import { CalendarLink } from './calendar-link';
 import { OwnMusic } from './own-music';
 import { PasswordForm } from './password-form';
 import { TeachingStyleForm } from './teaching-style-form';
@@ -37,6 +38,7 @@ function MePage() {
                 <Trans>Sign out</Trans>
               </Button>
               {signedIn && <PasswordForm />}
+              {signedIn && <CalendarLink />}
               {signedIn && signedIn.person.role !== 'assistant' && <TeachingStyleForm style={signedIn.style} />}
               {signedIn && signedIn.person.role !== 'assistant' && <TeachingVoiceForm voice={signedIn.voice} />}
               {signedIn && signedIn.person.role !== 'assistant' && <OwnMusic />}

@@ -22,6 +22,7 @@ import { dateText, dayText } from '../shared/words';
 import { useChildPage, useMoveOver } from '../queries/children.queries';
 import { AboutChild } from './parts/about-child';
 import { Bests } from './parts/bests';
+import { Certificates } from './parts/certificates';
 import { ChildDialog } from './parts/child-dialog';
 import { GiveGrade } from './parts/give-grade';
 import { RequirementLine } from './parts/requirement-line';
@@ -108,6 +109,7 @@ function Child({ page, today, role }: Props) {
           <Panel label={t`Ladder`} width={320} padding={1}>
             <ChildLadderView ladder={ladder} verdict={verdict ?? null} />
             {role !== 'assistant' && lastGrade && <TakeBackGrade key={lastGrade.id} childId={child.id} grade={lastGrade} />}
+            {role !== 'assistant' && <Certificates childId={child.id} earned={ladder.earned} />}
             {ladder.syllabus.version !== ladder.newestVersion && (
               <EarlierVersion childId={child.id} ladder={ladder} mayMove={role !== 'assistant'} />
             )}

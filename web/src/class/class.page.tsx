@@ -101,6 +101,15 @@ function OneClass({ page, library }: { readonly page: ClassPageResponse; readonl
         <Roll page={page} />
         <MarksGiven page={page} library={library} />
         <ClassNote page={page} />
+        {may.change &&
+          session.taughtAt !== null &&
+          page.children.some(({ attendance }) => attendance === 'present' || attendance === 'late') && (
+            <Box sx={{ mt: 2 }}>
+              <a href={`/api/classes/${session.id}/certificates`} target="_blank" rel="noopener">
+                <Trans>Certificates for those who took part</Trans>
+              </a>
+            </Box>
+          )}
       </Panel>
       {isMoving && (
         <RescheduleDialog

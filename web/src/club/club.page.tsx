@@ -7,6 +7,7 @@ import type { GroupResponse } from '@leiter/contract';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useSession } from '../queries/session.queries';
+import { ButtonLink } from '../shared/button-link';
 import { Loaded, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
 import { onPhone } from '../shared/screen';
@@ -29,7 +30,11 @@ function ClubPage() {
   const [changing, setChanging] = useState<GroupResponse | 'new' | null>(null);
   const may = useMay();
   return (
-    <Page title={t`Club`} about={session.data?.club.name}>
+    <Page
+      title={t`Club`}
+      about={session.data?.club.name}
+      {...(may.change ? { actions: <ButtonLink to="/reports">{t`Reports`}</ButtonLink> } : {})}
+    >
       <Panel label={t`Groups`}>
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mb: 1 }}>
           <Typography variant="h2" sx={{ mr: 'auto' }}>

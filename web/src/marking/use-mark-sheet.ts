@@ -70,7 +70,9 @@ export function useMarkSheet(page: ClassPageResponse, board: Standings, library:
   const rowOf = useMemo(() => new Map([...groupBy(board.rows, ({ childId }) => childId)].map(([id, [row]]) => [id, row])), [board.rows]);
   const cellOf = (childId: string, column: MarkColumn): MarkCell => {
     const requirement = requirementFor(rowOf.get(childId), board, column.movement.slug);
-    return { childId, column, requirement, mark: givenMark(page, waiting, childId, column, requirement?.stage ?? null) };
+    const sides = rowOf.get(childId)?.cells.find(({ requirementId }) => requirementId === requirement?.id)?.sides;
+    const best = (sides?.find(({ side }) => side === column.side) ?? sides?.find(({ side }) => side === null))?.best ?? null;
+    return { childId, column, requirement, mark: givenMark(page, waiting, childId, column, requirement?.stage ?? null), best };
   };
   const put = (cell: MarkCell, facts: MarkFacts | null): void => {
     const occasion = occasionOf(page, today);

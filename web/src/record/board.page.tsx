@@ -1,11 +1,13 @@
 import { plural, t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import type { BoardCell, BoardRow, GroupBoardResponse, RequirementResponse } from '@leiter/contract';
 import { marks, type Library } from '@leiter/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useLibrary, useMovements } from '../queries/library.queries';
+import { useMay } from '../queries/may';
 import { useGroupBoard } from '../queries/record.queries';
 import { useSession } from '../queries/session.queries';
 import { useProgrammeName } from '../queries/syllabus.queries';
@@ -16,6 +18,7 @@ import { palette } from '../shared/palette';
 import { Rungs, isMetName } from '../shared/rungs';
 import { markWords, weekdayWords } from '../shared/words';
 import { BoardMark } from './parts/board-mark';
+import { CertificatesDialog } from './parts/certificates-dialog';
 
 interface Chosen {
   readonly row: BoardRow;
@@ -29,6 +32,9 @@ function BoardPage() {
   const movements = useMovements();
   const library = useLibrary();
   const programmeName = useProgrammeName();
+  const may = useMay();
+  const today = useSession().data?.today ?? '';
+  const [isPrinting, setPrinting] = useState(false);
   const [chosen, setChosen] = useState<Chosen | null>(null);
   return (
     <Loaded query={board} what={t`group`}>
@@ -36,6 +42,20 @@ function BoardPage() {
         <Page
           title={t`Board · ${data.group.name}`}
           about={`${programmeName(data.group.programme)} · ${weekdayWords[data.group.weekday - 1] ?? ''} ${data.group.startsAt} · ${plural(data.rows.length, { one: '# child', other: '# children' })}`}
+          {...(may.change && data.rows.length > 0
+            ? {
+                actions: (
+                  <Button
+                    variant="outlined"
+                    onClick={() => {
+                      setPrinting(true);
+                    }}
+                  >
+                    <Trans>Certificates</Trans>
+                  </Button>
+                ),
+              }
+            : {})}
         >
           <Panel label={t`Board`}>
             {data.rows.length === 0 ? (
@@ -54,6 +74,16 @@ function BoardPage() {
               </>
             )}
           </Panel>
+          {isPrinting && today !== '' && (
+            <CertificatesDialog
+              groupId={data.group.id}
+              groupName={data.group.name}
+              today={today}
+              onClose={() => {
+                setPrinting(false);
+              }}
+            />
+          )}
           {chosen && movements.data && (
             <BoardMark
               key={`${chosen.row.childId} ${chosen.requirement.id}`}

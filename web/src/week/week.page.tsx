@@ -83,7 +83,7 @@ function WeekPage() {
           )
         }
       </Loaded>
-      {open === 'holidays' && week.data && <HolidaysSheet holidays={week.data.holidays} onClose={close} />}
+      {open === 'holidays' && week.data && <HolidaysSheet holidays={week.data.holidays} today={today} onClose={close} />}
       {open === 'extra' && groups.data && (
         <ExtraClassDialog groups={groups.data.filter(({ archived }) => !archived)} day={day < today ? today : day} onClose={close} />
       )}

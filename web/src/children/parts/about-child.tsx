@@ -138,6 +138,11 @@ function DataOfTheChild({ page, role }: { readonly page: ChildPageResponse; read
           <Trans>Download this child’s record</Trans>
         </Button>
       )}
+      {mayHandOut && (
+        <Button variant="outlined" size="small" component="a" href={`/api/children/${child.id}/record/paper`} download="child-record.pdf">
+          <Trans>The same to read (PDF)</Trans>
+        </Button>
+      )}
       {role !== 'assistant' && (
         <Button
           variant="outlined"

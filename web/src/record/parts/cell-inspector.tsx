@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { helps, marks, type Criterion, type Measure } from '@leiter/core';
+import { helps, marks, measuredAs, type Criterion, type Measure } from '@leiter/core';
 import { palette } from '../../shared/palette';
 import { TextButton } from '../../shared/text-button';
 import { useTyped } from '../../shared/use-typed';
@@ -99,6 +99,7 @@ export function CellInspector({
           {...(onMeasured ? { onLeave: onMeasured } : {})}
         />
       )}
+      <Best cell={cell} />
       <Typography variant="h3" sx={{ mt: 2, mb: 0.5 }}>
         <Trans>Faults</Trans>
       </Typography>
@@ -135,6 +136,30 @@ export function CellInspector({
         <Typography variant="body2">
           <Trans>None are written down for this movement.</Trans>
         </Typography>
+      )}
+    </Box>
+  );
+}
+
+/** The best so far, and that this one is better. */
+function Best({ cell: { requirement, mark, best = null } }: { readonly cell: MarkCell }) {
+  const criterion = requirement?.criterion;
+  if (!criterion || best === null) return null;
+  const now = mark ? measuredAs(mark.measure, criterion) : null;
+  const words =
+    criterion.leastSeconds !== undefined
+      ? t`${best} s`
+      : criterion.leastReps !== undefined
+        ? t`${best} in a row`
+        : t`${Math.round(best * 100)} %`;
+  return (
+    <Box role="status" sx={{ mt: 0.5, color: now !== null && now > best ? palette.primary : palette.soft }}>
+      {now !== null && now > best ? (
+        <Trans>
+          <strong>A new best:</strong> it was {words}
+        </Trans>
+      ) : (
+        <Trans>Best so far: {words}</Trans>
       )}
     </Box>
   );

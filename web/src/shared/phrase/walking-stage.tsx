@@ -16,7 +16,7 @@ const inks = {
 /** A grown-up of whom the steps are, in metres: the figure is in body lengths. */
 const bodyM = 1.7;
 /** Sampled so often between two counts to know how much room it takes. */
-const samples = 4;
+const samples = 2;
 
 interface Props {
   readonly phrase: Phrase;

@@ -1,6 +1,7 @@
 import { plural, t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import type { HolidayResponse } from '@leiter/contract';
+import type { Day } from '@leiter/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { addHoliday, removeHoliday } from '../../queries/calendar.queries';
@@ -11,9 +12,18 @@ import { useServerForm } from '../../shared/server-form';
 import { TextButton } from '../../shared/text-button';
 import { offerUndo } from '../../shared/undo-bar';
 import { dateText } from '../../shared/words';
+import { HolidaysFromFile } from './holidays-from-file';
 
 /** The holidays of the club: no slot counts in them, and a class that stood there is cancelled until the holiday is taken away. */
-export function HolidaysSheet({ holidays, onClose }: { readonly holidays: readonly HolidayResponse[]; readonly onClose: () => void }) {
+export function HolidaysSheet({
+  holidays,
+  today,
+  onClose,
+}: {
+  readonly holidays: readonly HolidayResponse[];
+  readonly today: Day;
+  readonly onClose: () => void;
+}) {
   const { form, submit } = useServerForm({ name: '', fromDay: '', toDay: '' }, async ({ name, fromDay, toDay }) => {
     // one day is a holiday as well
     const added = await addHoliday({ name, fromDay, toDay: toDay === '' ? fromDay : toDay });
@@ -53,6 +63,7 @@ export function HolidaysSheet({ holidays, onClose }: { readonly holidays: readon
           ))}
         </Box>
       )}
+      <HolidaysFromFile holidays={holidays} today={today} onDone={onClose} />
       <Typography variant="h3">
         <Trans>Add one</Trans>
       </Typography>

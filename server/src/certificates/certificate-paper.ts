@@ -1,0 +1,101 @@
+/** A certificate as it is printed, one landscape page each. */
+export interface Certificate {
+  readonly clubName: string;
+  readonly childName: string;
+  /** `has earned the grade`, `took part in`. */
+  readonly says: string;
+  /** The grade, or the class. */
+  readonly title: string;
+  /** Programme, and the day in words. */
+  readonly about: string;
+  /** What was shown; nothing for taking part. */
+  readonly shown: readonly string[];
+  readonly signedBy: string | null;
+  /** The rungs of the ladder from the lowest; null where none is drawn. */
+  readonly ladder: { readonly rungs: number; readonly earned: number } | null;
+}
+
+const ink = '#1D2B30';
+const soft = '#5A6468';
+const primary = '#17525C';
+const paper = '#FCF8F0';
+const line = '#DDD5C5';
+/** A4, landscape, in points. */
+const page = { width: 841.89, height: 595.28 } as const;
+const left = 236;
+const wide = page.width - left - 70;
+
+/** A name or a title as large as it can be on one line. */
+const sizeFor = (text: string, most: number): number => Math.max(16, Math.min(most, (wide * 1.75) / Math.max(1, text.length)));
+
+/** The ladder at the side: what was climbed is filled, the newest rung is the widest. */
+function ladderPicture({ rungs, earned }: NonNullable<Certificate['ladder']>): string {
+  const [top, bottom] = [70, page.height - 60];
+  const step = (bottom - top - 40) / Math.max(1, rungs);
+  const bars = Array.from({ length: rungs }, (_, index) => {
+    const y = bottom - 20 - (index + 1) * step + step / 2;
+    const [colour, height] = index + 1 === earned ? [primary, 13] : [index < earned ? ink : line, 8];
+    return `<rect x="84" y="${(y - height / 2).toFixed(1)}" width="80" height="${String(height)}" fill="${colour}"/>`;
+  });
+  const rail = (x: number): string =>
+    `<rect x="${String(x)}" y="${String(top)}" width="9" height="${String(bottom - top)}" rx="4" fill="${ink}"/>`;
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${String(page.width)} ${String(page.height)}">${bars.join('')}${rail(75)}${rail(164)}</svg>`;
+}
+
+const frame = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${String(page.width)} ${String(page.height)}"><rect x="0" y="0" width="${String(page.width)}" height="${String(page.height)}" fill="${paper}"/><rect x="26" y="26" width="${String(page.width - 52)}" height="${String(page.height - 52)}" fill="none" stroke="${line}" stroke-width="1.5"/></svg>`;
+
+const whole = (svg: string): object => ({ svg, width: page.width, height: page.height, absolutePosition: { x: 0, y: 0 } });
+
+/** The two lines on which it is signed. */
+function signatures({ signedBy, clubName }: Certificate): readonly object[] {
+  const y = page.height - 92;
+  const place = (x: number, under: string): readonly object[] => [
+    { canvas: [{ type: 'line', x1: 0, y1: 0, x2: 220, y2: 0, lineWidth: 0.8, lineColor: ink }], absolutePosition: { x, y } },
+    { text: under, fontSize: 10, color: soft, absolutePosition: { x, y: y + 6 } },
+  ];
+  return [...place(left, signedBy ?? ''), ...place(left + 270, `for ${clubName}`)];
+}
+
+function content(certificate: Certificate, index: number): readonly object[] {
+  const { clubName, childName, says, title, about, shown, ladder } = certificate;
+  const half = Math.ceil(shown.length / 2);
+  const list = (some: readonly string[]): object => ({
+    ul: some,
+    fontSize: shown.length > 12 ? 9 : 11,
+    lineHeight: 1.25,
+    markerColor: primary,
+  });
+  return [
+    { ...whole(frame), ...(index > 0 ? { pageBreak: 'before' } : {}) },
+    ...(ladder ? [whole(ladderPicture(ladder))] : []),
+    {
+      absolutePosition: { x: left, y: 74 },
+      stack: [
+        { text: clubName, font: 'heading', fontSize: 15, color: soft },
+        { text: childName, font: 'heading', bold: true, fontSize: sizeFor(childName, 44), color: ink, margin: [0, 22, 0, 0] },
+        { text: says, fontSize: 15, color: soft, margin: [0, 8, 0, 0] },
+        { text: title, font: 'heading', bold: true, fontSize: sizeFor(title, 36), color: primary, margin: [0, 4, 0, 0] },
+        { text: about, fontSize: 13, color: ink, margin: [0, 6, 0, 0] },
+      ],
+    },
+    ...(shown.length > 0
+      ? [
+          { text: 'What was shown', font: 'heading', fontSize: 13, absolutePosition: { x: left, y: 290 } },
+          { columns: [list(shown.slice(0, half)), list(shown.slice(half))], columnGap: 18, absolutePosition: { x: left, y: 312 } },
+        ]
+      : []),
+    ...signatures(certificate),
+  ];
+}
+
+/** All of them as one document of pdfmake; only data, so that it can go to another thread. */
+export function certificatesDocument(certificates: readonly Certificate[]): object {
+  return {
+    pageSize: 'A4',
+    pageOrientation: 'landscape',
+    pageMargins: [left, 60, 70, 60],
+    defaultStyle: { font: 'text', fontSize: 11, color: ink },
+    info: { title: certificates[0] ? `${certificates[0].title} – ${certificates[0].clubName}` : 'Certificates' },
+    content: certificates.flatMap(content),
+  };
+}
