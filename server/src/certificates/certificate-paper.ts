@@ -11,8 +11,8 @@ export interface Certificate {
   /** What was shown; nothing for taking part. */
   readonly shown: readonly string[];
   readonly signedBy: string | null;
-  /** The rungs of the ladder from the lowest; null where none is drawn. */
-  readonly ladder: { readonly rungs: number; readonly earned: number } | null;
+  /** The rungs of the ladder from the lowest. */
+  readonly ladder: { readonly rungs: number; readonly earned: number };
 }
 
 const ink = '#1D2B30';
@@ -29,7 +29,7 @@ const wide = page.width - left - 70;
 const sizeFor = (text: string, most: number): number => Math.max(16, Math.min(most, (wide * 1.75) / Math.max(1, text.length)));
 
 /** The ladder at the side: what was climbed is filled, the newest rung is the widest. */
-function ladderPicture({ rungs, earned }: NonNullable<Certificate['ladder']>): string {
+function ladderPicture({ rungs, earned }: Certificate['ladder']): string {
   const [top, bottom] = [70, page.height - 60];
   const step = (bottom - top - 40) / Math.max(1, rungs);
   const bars = Array.from({ length: rungs }, (_, index) => {
@@ -67,7 +67,7 @@ function content(certificate: Certificate, index: number): readonly object[] {
   });
   return [
     { ...whole(frame), ...(index > 0 ? { pageBreak: 'before' } : {}) },
-    ...(ladder ? [whole(ladderPicture(ladder))] : []),
+    whole(ladderPicture(ladder)),
     {
       absolutePosition: { x: left, y: 74 },
       stack: [

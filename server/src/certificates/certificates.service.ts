@@ -110,7 +110,8 @@ export class CertificatesService {
       about: `${one.programme_name}, ${dayWords(one.day)}`,
       shown: [],
       signedBy: one.taught_by,
-      ladder: null,
+      // nothing was climbed: an empty ladder
+      ladder: { rungs: 7, earned: 0 },
     }));
     return this.print(certificates, fileName('took-part', first.group_name, first.day));
   }

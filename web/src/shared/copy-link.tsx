@@ -9,7 +9,7 @@ export function CopyLink({ label, path }: { readonly label: string; readonly pat
   const [isCopied, setCopied] = useState(false);
   const link = `${window.location.origin}${path}`;
   return (
-    <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
+    <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-end' }}>
       <TextField
         fullWidth
         label={label}
