@@ -89,6 +89,46 @@ test.use({
   },
 });
 
+// what the rest is to be held against: where this clock stands still or runs slow by itself, no voice can keep a beat, and nothing is shown
+test('The sound clock of this machine by itself, with nothing of Leiter', async ({ browser }) => {
+  const page = await browser.newPage();
+  await page.setContent('<button>sound</button>');
+  await page.getByRole('button').click();
+  const readings = await page.evaluate(async () => {
+    const context = new AudioContext();
+    await context.resume();
+    const hum = context.createOscillator();
+    const silence = context.createGain();
+    silence.gain.value = 0;
+    hum.connect(silence).connect(context.destination);
+    hum.start();
+    const all: [number, number][] = [];
+    const begin = performance.now();
+    await new Promise<void>((resolve) => {
+      const timer = setInterval(() => {
+        all.push([performance.now() / 1000, context.currentTime]);
+        if (performance.now() - begin < 40_000) return;
+        clearInterval(timer);
+        resolve();
+      }, 20);
+    });
+    return all;
+  });
+  // the first seconds are those in which it begins
+  const steady = readings.filter(([wall]) => wall - (readings[0]?.[0] ?? 0) > 5);
+  const offsets = steady.map(([wall, audio]) => audio - wall);
+  const strays = offsets.slice(25, -25).map((_, index) => {
+    const second = offsets.slice(index, index + 50);
+    return (Math.max(...second) - Math.min(...second)) * 1000;
+  });
+  tell('the sound clock by itself: how far it strays from the wall’s within a second', strays, null);
+  const [first, last] = [steady[0] ?? [0, 0], steady.at(-1) ?? [1, 1]];
+  console.log(
+    `it runs at ${((last[1] - first[1]) / (last[0] - first[0])).toFixed(4)} of the wall's, strays at most ${Math.max(...strays).toFixed(1)} ms within a second`,
+  );
+  await page.close();
+});
+
 test('Counts at 60, 96 and 132 a minute, hidden half of the time, with a main thread that is busy for 60 ms four times a second', async ({
   browser,
   page,

@@ -1,37 +1,18 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { countsOf, mirroredPhrase, phraseSeconds, rowsAt, writtenSide, type Phrase, type Row, type WrittenPhrase } from './phrase.js';
+import { countsOf, mirroredPhrase, phraseSeconds, rowsAt, writtenSide, type Phrase, type Row } from './phrase.js';
 import { phraseTextFaultWords, readPhrase } from './phrase-text.js';
+import { anEight, aPhrase, quayLight, writtenPhrase } from '../testing/phrases.js';
 import { phraseFindingWords, walk } from './walk.js';
 
-const about: Omit<WrittenPhrase, 'text'> = {
-  beats: 8,
-  learnBpm: 84,
-  bpm: 108,
-  countIn: 8,
-  startWeight: 'left',
-  startFacing: 1,
-  endsAtStart: false,
-};
-const quayLight = `# First eight
-1 R fwd / arms opposition, low / say walk, 2 L fwd / say walk, 3 R kick fwd / arms low V, & R back, 4 L place / say change
-5 R cross / arms open, 6 L back, 7 R side, 8 L close
-# Second eight
-1 R side / look R / say slide, 2 L touch close / say drag, 3 L behind, & R side, 4 L cross
-5 R fwd, 6 R turn left 180 / say turn, 7 L fwd, 8 R touch side / hit`.replaceAll('opposition, low', 'opposition');
-const read = (text: string, more: Partial<WrittenPhrase> = {}): Phrase => {
-  const phrase = readPhrase({ ...about, ...more, text });
-  if (!phrase.ok) throw new Error(JSON.stringify(phrase.error));
-  return phrase.value;
-};
 const faultsOf = (text: string): readonly string[] => {
-  const phrase = readPhrase({ ...about, text });
+  const phrase = readPhrase(writtenPhrase(text));
   return phrase.ok ? [] : phrase.error.map((fault) => `${String(fault.line)} ${fault.kind} ${fault.found}`);
 };
 
 describe('the row of a count', () => {
   it('is that of its pass, half counts too; in the count-in the first is next; what is left of a group keeps the last', () => {
-    const phrase = read('1 R fwd, 2 L fwd, & R back, 3-6 both sink');
+    const phrase = aPhrase('1 R fwd, 2 L fwd, & R back, 3-6 both sink');
     const at = (counts: number): readonly (number | undefined)[] => {
       const { now, next } = rowsAt(phrase, counts);
       return [now?.at, next?.at];
@@ -45,15 +26,15 @@ describe('the row of a count', () => {
   });
 
   it('goes to the side of the foot that acts first', () => {
-    expect(writtenSide(read('1-2 both sink, 3 L side, 4 R close'))).toBe('left');
-    expect(writtenSide(mirroredPhrase(read('1-2 both sink, 3 L side, 4 R close')))).toBe('right');
-    expect(writtenSide(read('1-2 both sink'))).toBeNull();
+    expect(writtenSide(aPhrase('1-2 both sink, 3 L side, 4 R close'))).toBe('left');
+    expect(writtenSide(mirroredPhrase(aPhrase('1-2 both sink, 3 L side, 4 R close')))).toBe('right');
+    expect(writtenSide(aPhrase('1-2 both sink'))).toBeNull();
   });
 });
 
 describe('a phrase as it is written', () => {
   it('is rows on their counts, with feet, arms and words, in segments', () => {
-    const { rows, segments } = read(quayLight);
+    const { rows, segments } = aPhrase(quayLight);
     expect(rows).toHaveLength(18);
     expect(rows[3]).toMatchObject({ at: 2.5, counts: 0.5, foot: 'right', act: 'step', place: 'back' });
     expect(rows[2]).toMatchObject({ at: 2, counts: 0.5, act: 'kick', arms: 'low V' });
@@ -63,23 +44,23 @@ describe('a phrase as it is written', () => {
       { name: 'Second eight', from: 9, to: 18 },
     ]);
     expect(countsOf(rows)).toBe(16);
-    expect(phraseSeconds(read(quayLight))).toBeCloseTo((16 * 60) / 108, 9);
+    expect(phraseSeconds(aPhrase(quayLight))).toBeCloseTo((16 * 60) / 108, 9);
   });
 
   it('parts what is done at a comma before a count; another comma is part of the words', () => {
-    const { rows } = read('1 R fwd / low, long, through the ball / say walk, walk, 2 L fwd');
+    const { rows } = aPhrase('1 R fwd / low, long, through the ball / say walk, walk, 2 L fwd');
     expect(rows).toHaveLength(2);
     expect(rows[0]).toMatchObject({ words: 'low, long, through the ball', say: 'walk, walk' });
   });
 
   it('covers its counts without hole or overlap where every count is written; ranges last as long as they say', () => {
-    const { rows } = read('1-4 both sink, 5 R fwd, 7-8 L fwd');
+    const { rows } = aPhrase('1-4 both sink, 5 R fwd, 7-8 L fwd');
     expect(rows.map(({ at, counts }) => [at, counts])).toEqual([
       [0, 4],
       [4, 2],
       [6, 2],
     ]);
-    expect(walk(read('1-2 both sink, 5 R fwd')).findings).toMatchObject([{ row: 0, kind: 'hole', amount: 2 }]);
+    expect(walk(aPhrase('1-2 both sink, 5 R fwd')).findings).toMatchObject([{ row: 0, kind: 'hole', amount: 2 }]);
   });
 
   it.each([
@@ -104,7 +85,7 @@ describe('a phrase as it is written', () => {
       fc.property(
         fc.string({ maxLength: 300, unit: fc.constantFrom(...'123456789&LRfbwd turn left right / , # \n - say arms'.split('')) }),
         (text) => {
-          const phrase = readPhrase({ ...about, text });
+          const phrase = readPhrase(writtenPhrase(text));
           if (!phrase.ok) for (const fault of phrase.error) expect(phraseTextFaultWords(fault).length).toBeGreaterThan(8);
           else for (const row of phrase.value.rows) expect(row.counts).toBeGreaterThan(0);
         },
@@ -127,7 +108,7 @@ const anyPhrase = fc
     fc.integer({ min: 1, max: 8 }),
   )
   .map(([rows, startWeight, startFacing]): Phrase => ({
-    ...about,
+    ...anEight,
     startWeight,
     startFacing,
     segments: [],
@@ -150,7 +131,7 @@ const anyPhrase = fc
 
 describe('walking a phrase', () => {
   it('knows the foot that stands after every row: Quay light can be danced, ends on the left and faces the back', () => {
-    const { stands, findings, startsOtherSide } = walk(read(quayLight));
+    const { stands, findings, startsOtherSide } = walk(aPhrase(quayLight));
     expect(findings).toEqual([]);
     expect(stands.map(({ weight }) => weight[0]).join('')).toBe('lrllrlrlrlrrlrlrrll');
     expect(stands.at(-1)?.facing).toBe(180);
@@ -158,13 +139,13 @@ describe('walking a phrase', () => {
   });
 
   it('finds a foot that is moved while it carries the weight, and a turn on a lifted foot, with the ways out', () => {
-    const wrong = walk(read('1 R fwd, 2 R fwd, 3 L touch side, 4 L turn left 180'));
+    const wrong = walk(aPhrase('1 R fwd, 2 R fwd, 3 L touch side, 4 L turn left 180'));
     expect(wrong.findings).toMatchObject([
       { row: 1, kind: 'foot-carries', foot: 'right' },
       { row: 3, kind: 'turn-on-lifted-foot', foot: 'left' },
     ]);
     expect(phraseFindingWords(wrong.findings[0] ?? { row: 0, kind: 'hole', foot: null, amount: 0 })).toContain('ball change');
-    expect(walk(read('1 R fwd, 2 R hop, 3 L fwd, 4 L sink')).findings).toEqual([]);
+    expect(walk(aPhrase('1 R fwd, 2 R hop, 3 L fwd, 4 L sink')).findings).toEqual([]);
   });
 
   it('finds the same as a walk by hand that knows nothing but which foot stands', () => {
@@ -209,8 +190,8 @@ describe('walking a phrase', () => {
   });
 
   it('of one phrase after another is the sum of both', () => {
-    const once = read('1 R fwd, 2 L fwd, 3 R side, 4 L close');
-    const twice = read('1 R fwd, 2 L fwd, 3 R side, 4 L close, 5 R fwd, 6 L fwd, 7 R side, 8 L close');
+    const once = aPhrase('1 R fwd, 2 L fwd, 3 R side, 4 L close');
+    const twice = aPhrase('1 R fwd, 2 L fwd, 3 R side, 4 L close, 5 R fwd, 6 L fwd, 7 R side, 8 L close');
     const [a, b] = [walk(once).stands.at(-1), walk(twice).stands.at(-1)];
     expect(b?.left.z).toBeCloseTo((a?.left.z ?? 0) * 2, 9);
     expect(b?.left.x).toBeCloseTo((a?.left.x ?? 0) * 2 - 0.1, 9);
@@ -218,8 +199,8 @@ describe('walking a phrase', () => {
 
   it('says how far a form ends from its mark, and how it is turned', () => {
     const form = { endsAtStart: true, startWeight: 'both' as const };
-    expect(walk(read('1 L fwd, 2 R fwd, 3 L back, 4 R back, 5 L close', form)).findings).toEqual([]);
-    expect(walk(read('1 L fwd, 2 R fwd, 3 L turn left 90', form)).findings.map(({ kind }) => kind)).toContain('not-on-the-mark');
-    expect(walk(read('1 L place turn left 90', form)).findings).toMatchObject([{ kind: 'faces-elsewhere', amount: 90 }]);
+    expect(walk(aPhrase('1 L fwd, 2 R fwd, 3 L back, 4 R back, 5 L close', form)).findings).toEqual([]);
+    expect(walk(aPhrase('1 L fwd, 2 R fwd, 3 L turn left 90', form)).findings.map(({ kind }) => kind)).toContain('not-on-the-mark');
+    expect(walk(aPhrase('1 L place turn left 90', form)).findings).toMatchObject([{ kind: 'faces-elsewhere', amount: 90 }]);
   });
 });

@@ -1,25 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Phrase, Row } from '../phrase/phrase.js';
-import { readPhrase } from '../phrase/phrase-text.js';
+import { anEight, aPhrase } from '../testing/phrases.js';
 import { playPhrase, type PhrasePlay } from './phrase-practice.js';
 
-const about = {
-  beats: 8,
-  learnBpm: 84,
-  bpm: 108,
-  countIn: 8,
-  startWeight: 'left',
-  startFacing: 1,
-  endsAtStart: false,
-} as const;
 const eight =
   '1 R fwd / say walk, 2 L fwd / say walk, 3 R kick fwd, & R back, 4 L place / say change, 5 R cross, 6 L back, 7 R side, 8 L close';
-const read = (text: string): Phrase => {
-  const phrase = readPhrase({ ...about, text });
-  if (!phrase.ok) throw new Error(JSON.stringify(phrase.error));
-  return phrase.value;
-};
 /** Any rows one after the other, with and without a word. */
 const anyPhrase = fc
   .array(fc.record({ counts: fc.constantFrom(0.5, 1, 2, 3), say: fc.constantFrom(null, 'walk', 'kick ball change') }), {
@@ -46,12 +32,12 @@ const anyPhrase = fc
         free: null,
       };
     });
-    return { ...about, rows, segments: [], tiers: [], stride: 1 };
+    return { ...anEight, rows, segments: [], tiers: [], stride: 1 };
   });
 
 describe('practising a phrase', () => {
   const practised = (bpm: number, segment: number | null = null, passes = 1, text = eight): PhrasePlay =>
-    playPhrase(read(text), { bpm, segment, passes });
+    playPhrase(aPhrase(text), { bpm, segment, passes });
   const heard = ({ utterances }: PhrasePlay): readonly string[] => utterances.map(({ at, text }) => `${at.toFixed(1)} ${text}`);
 
   it('counts in, then says the word of each row, or its count, on the beat', () => {

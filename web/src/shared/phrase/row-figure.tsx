@@ -6,20 +6,10 @@ const view: View = { azimuth: 0, elevation: 0 };
 /** A child with lifted arms fits, in body lengths. */
 const tall = 1.3;
 
-/** Strokes by the body that they draw: of a phrase that is written most bodies stay as they are with each key. */
-const drawn = new Map<string, string>();
-const mostDrawn = 2000;
-
 /** The strokes of the body on one count of a phrase, as the camera sees it, for `RowFigure`. */
 export function rowMarkup(figure: WalkingFigure, at: number): string {
   const body = figure.at(at);
-  const key = JSON.stringify(body);
-  const found = drawn.get(key);
-  if (found !== undefined) return found;
-  const markup = solvedMarkup(body, [], view, { left: body.pelvis[0] - tall / 2, scale: 100 / tall, base: 0 }, inks);
-  if (drawn.size >= mostDrawn) drawn.clear();
-  drawn.set(key, markup);
-  return markup;
+  return solvedMarkup(body, [], view, { left: body.pelvis[0] - tall / 2, scale: 100 / tall, base: 0 }, inks);
 }
 
 /** The body on one count of a phrase. */
