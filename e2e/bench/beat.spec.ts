@@ -122,10 +122,10 @@ test('The sound clock of this machine by itself, with nothing of Leiter', async 
     return (Math.max(...second) - Math.min(...second)) * 1000;
   });
   tell('the sound clock by itself: how far it strays from the wall’s within a second', strays, null);
-  const [first, last] = [steady[0] ?? [0, 0], steady.at(-1) ?? [1, 1]];
-  console.log(
-    `it runs at ${((last[1] - first[1]) / (last[0] - first[0])).toFixed(4)} of the wall's, strays at most ${Math.max(...strays).toFixed(1)} ms within a second`,
-  );
+  const [wallBegin, audioBegin] = steady[0] ?? [0, 0];
+  const [wallEnd, audioEnd] = steady.at(-1) ?? [1, 1];
+  const rate = (audioEnd - audioBegin) / (wallEnd - wallBegin);
+  console.log(`it runs at ${rate.toFixed(4)} of the wall's, strays at most ${Math.max(...strays).toFixed(1)} ms within a second`);
   await page.close();
 });
 

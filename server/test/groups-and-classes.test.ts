@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { TaughtClass } from '@leiter/contract';
+import { weekdayOf } from '@leiter/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { testApp, type Agent, type TestApp } from './test-app.js';
 
@@ -305,8 +306,11 @@ describe('today', () => {
   });
 
   it('names a class that was taught until its roll is said and those who were there are marked', async () => {
-    const { id: groupId } = await group('Lanterns');
-    const day = new Date(Date.now() - 5 * 24 * 3600 * 1000).toISOString().slice(0, 10);
+    const { id: groupId, weekday } = await group('Lanterns');
+    // a day on which it has no class yet
+    const day = [5, 4]
+      .map((ago) => new Date(Date.now() - ago * 24 * 3600 * 1000).toISOString().slice(0, 10))
+      .find((one) => weekdayOf(one) !== weekday);
     const added = (await owner.post('/api/classes').send({ groupId, day }).expect(201)).body;
     await owner
       .patch(`/api/classes/${added.id as string}`)

@@ -60,6 +60,8 @@ describe('reading a list', () => {
       '/api/people',
     ];
     const counts = async (): Promise<Readonly<Record<string, number>>> => {
+      // what is kept for a day, or until the library changes, is there already
+      for (const path of paths) await owner.get(path).expect(200);
       const found: Record<string, number> = {};
       for (const path of paths) found[path] = await queriesOf(path);
       return found;

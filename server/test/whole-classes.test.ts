@@ -2,14 +2,15 @@ import {
   applyEdits,
   clockText,
   evaluatePlan,
-  fitToClock,
   findItem,
+  fitToClock,
   libraryWithRows,
+  phraseInStep,
   stepsOf,
+  type Finding,
   usualVoice,
   utterancesOf,
   wordsOf,
-  type Finding,
 } from '@leiter/core';
 import { describe, expect, it } from 'vitest';
 import { shippedLibrary } from '../src/library/shipped-content.js';
@@ -78,11 +79,25 @@ describe('what is said in a whole class', () => {
               if (nth > 0 && text !== '') expect(text, where).toBe(numbers[nth]);
             });
           }
-          if (step.kind === 'counts')
-            expect(
-              own.filter(({ kind }) => kind === 'count' || kind === 'side' || kind === 'name'),
-              where,
-            ).toHaveLength(step.counts);
+          if (step.kind === 'counts') {
+            const counted = own.filter(({ kind }) => kind === 'count' || kind === 'side' || kind === 'name');
+            const danced = phraseInStep(timed, step);
+            if (!danced) expect(counted, where).toHaveLength(step.counts);
+            else if (!step.learning) {
+              // a phrase: one thing at a time; each whole count on which a row begins the first time, then every count
+              const { phrase, passCounts } = danced;
+              const begins = Math.floor(phrase.rows[0]?.at ?? 0);
+              const said = counted.map((one) => Math.round((2 * (one.at - (at - step.seconds)) * step.counts) / step.seconds) / 2);
+              expect(new Set(said).size, where).toBe(said.length);
+              for (const row of phrase.rows)
+                if (row.at % 1 === 0 && row.at - begins < Math.min(passCounts, step.counts)) expect(said, where).toContain(row.at - begins);
+              const later = Array.from({ length: Math.max(0, step.counts - passCounts) }, (_, nth) => passCounts + nth);
+              expect(
+                said.filter((count) => count >= passCounts),
+                where,
+              ).toEqual(later);
+            }
+          }
           if (step.kind === 'change-side') expect(own.map(({ text }) => text).slice(0, 1), where).toEqual(['change']);
           if (step.kind === 'rest') expect(own.map(({ text }) => text).slice(0, 1), where).toEqual(['rest']);
         }

@@ -23,7 +23,7 @@ import { OfVersion } from '../database/of-version.js';
 import { rows } from '../database/rows.js';
 import { GroupsService } from '../groups/groups.service.js';
 import { LibraryService } from '../library/library.service.js';
-import { SyllabusService, coreSyllabus } from '../syllabus/syllabus.service.js';
+import { SyllabusService, coreSyllabus, type Climbed } from '../syllabus/syllabus.service.js';
 import { Forecasts } from './forecasts.js';
 import { observationColumns, observationOf, type ObservationRow } from './observation.mapper.js';
 
@@ -60,6 +60,12 @@ interface Climber {
   readonly marks: number;
 }
 
+interface Ahead {
+  readonly holidays: readonly { readonly from_day: string; readonly to_day: string }[];
+  /** Groups whose class of today is over, begun or cancelled. */
+  readonly taughtToday: ReadonlySet<string>;
+}
+
 /** A child of a group, and what a verdict on it rests on; null for who has no grade above. */
 export interface AskedChild {
   readonly childId: string;
@@ -90,8 +96,8 @@ export class LadderService {
   /** Children of a group × what each works on; a fixed number of queries, whatever the number of marks. */
   async board(clubId: string, groupId: string): Promise<GroupBoardResponse> {
     const [group, today] = await Promise.all([this.groups.find(clubId, groupId), this.clubs.today(clubId)]);
-    const children = await this.childrenOf(clubId, [groupId], today);
-    const [board] = await this.boardsOf(clubId, [group], children, today);
+    const [children, ahead] = await Promise.all([this.childrenOf(clubId, [groupId], today), this.ahead(clubId, today)]);
+    const [board] = await this.boardsOf(clubId, [group], children, today, ahead);
     return board ?? { group, columns: [], rows: [] };
   }
 
@@ -99,13 +105,16 @@ export class LadderService {
   async boards(clubId: string): Promise<readonly GroupBoardResponse[]> {
     const [all, today] = await Promise.all([this.groups.list(clubId), this.clubs.today(clubId)]);
     const groups = all.filter(({ archived }) => !archived);
-    const children = await this.childrenOf(
-      clubId,
-      groups.map(({ id }) => id),
-      today,
-    );
+    const [children, ahead] = await Promise.all([
+      this.childrenOf(
+        clubId,
+        groups.map(({ id }) => id),
+        today,
+      ),
+      this.ahead(clubId, today),
+    ]);
     const byProgramme = groupBy(groups, ({ programme }) => programme);
-    const found = await Promise.all([...byProgramme.values()].map((own) => this.boardsOf(clubId, own, children, today)));
+    const found = await Promise.all([...byProgramme.values()].map((own) => this.boardsOf(clubId, own, children, today, ahead)));
     const boards = new Map(found.flat().map((board) => [board.group.id, board]));
     return groups.map((group) => boards.get(group.id) ?? { group, columns: [], rows: [] });
   }
@@ -116,29 +125,20 @@ export class LadderService {
     groups: readonly GroupResponse[],
     children: readonly ChildRow[],
     today: string,
+    ahead: Ahead,
   ): Promise<readonly GroupBoardResponse[]> {
     const programme = groups[0]?.programme ?? '';
+    const climbed = await this.syllabuses.climbed(clubId, programme);
     // what does not wait for another is asked at the same time
-    const [climbed, climbers, club, holidays, taught] = await Promise.all([
-      this.syllabuses.climbed(clubId, programme),
-      this.climbers(clubId, groups, children, today),
+    const [climbers, club] = await Promise.all([
+      this.climbers(clubId, groups, children, today, climbed),
       this.progressOfProgramme(clubId, programme, today),
-      rows<{ from_day: string; to_day: string }>(this.source, 'SELECT from_day, to_day FROM holiday WHERE club_id = $1 AND to_day >= $2', [
-        clubId,
-        today,
-      ]),
-      rows<{ group_id: string }>(
-        this.source,
-        'SELECT group_id FROM class_session WHERE club_id = $1 AND day = $2 AND (taught_at IS NOT NULL OR cancelled_because IS NOT NULL)',
-        [clubId, today],
-      ),
     ]);
-    const taughtToday = new Set(taught.map(({ group_id }) => group_id));
     if (!climbed) return groups.map((group) => ({ group, columns: [], rows: [] }));
     return groups.map((group) => {
       const own = climbers.filter(({ child }) => child.group_id === group.id);
       const progress = groupProgress(progressOf(own.flatMap(({ asked }) => asked ?? [])), club);
-      const coming = comingDays(group.weekday, taughtToday.has(group.id) ? addDays(today, 1) : today, holidays);
+      const coming = comingDays(group.weekday, ahead.taughtToday.has(group.id) ? addDays(today, 1) : today, ahead.holidays);
       const rows = own.map((climber) => boardRow(climber, this.forecasts.of(climber, progress, coming, today), today));
       const inUse = new Set(rows.map(({ nextGradeId }) => nextGradeId));
       const ladders = new Set([climbed.newest, ...climbers.map(({ child }) => climbed.ladderOf(child.id))]);
@@ -151,19 +151,36 @@ export class LadderService {
     });
   }
 
+  /** What decides on which days classes are to come. */
+  private async ahead(clubId: string, today: string): Promise<Ahead> {
+    const [holidays, taught] = await Promise.all([
+      rows<Ahead['holidays'][number]>(this.source, 'SELECT from_day, to_day FROM holiday WHERE club_id = $1 AND to_day >= $2', [
+        clubId,
+        today,
+      ]),
+      rows<{ group_id: string }>(
+        this.source,
+        'SELECT group_id FROM class_session WHERE club_id = $1 AND day = $2 AND (taught_at IS NOT NULL OR cancelled_because IS NOT NULL)',
+        [clubId, today],
+      ),
+    ]);
+    return { holidays, taughtToday: new Set(taught.map(({ group_id }) => group_id)) };
+  }
+
   /** Where the children of some groups of one programme stand, and what a forecast of them rests on. */
   private async climbers(
     clubId: string,
     groups: readonly GroupResponse[],
     children: readonly ChildRow[],
     today: string,
+    known?: Climbed | null,
   ): Promise<readonly Climber[]> {
     const programme = groups[0]?.programme ?? '';
     const groupIds = groups.map(({ id }) => id);
     const own = children.filter(({ group_id }) => groupIds.includes(group_id));
     const ids = [...new Set(own.map(({ id }) => id))];
     const [climbed, rungs, library, held] = await Promise.all([
-      this.syllabuses.climbed(clubId, programme),
+      known === undefined ? this.syllabuses.climbed(clubId, programme) : known,
       this.rungs(clubId, ids, programme, today),
       this.library.library(clubId),
       rows<{ group_id: string; day: string }>(
@@ -314,11 +331,7 @@ function nameIn(ladder: SyllabusResponse, grade: GradeResponse, newest: Syllabus
 }
 
 /** Days on which a group will have a class: from today on, or from tomorrow where today's was taught. */
-function comingDays(
-  weekday: number,
-  from: string,
-  holidays: readonly { readonly from_day: string; readonly to_day: string }[],
-): readonly string[] {
+function comingDays(weekday: number, from: string, holidays: Ahead['holidays']): readonly string[] {
   const first = addDays(from, (weekday - weekdayOf(from) + 7) % 7);
   return Array.from({ length: weeksAhead }, (_, week) => addDays(first, week * 7)).filter(
     (day) => !holidays.some(({ from_day, to_day }) => from_day <= day && day <= to_day),

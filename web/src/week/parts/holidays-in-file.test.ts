@@ -42,6 +42,10 @@ describe('the days off in a calendar file', () => {
     expect(holidaysInFile(yearly, today).map(({ fromDay }) => fromDay)).toEqual(['2027-05-06', '2028-05-06']);
     const daily = file(['DTSTART;VALUE=DATE:19700101', 'RRULE:FREQ=DAILY', 'SUMMARY:Every day']);
     expect(holidaysInFile(daily, today).length).toBeLessThanOrEqual(200);
+    const many = file(
+      ...Array.from({ length: 300 }, (_, index) => ['DTSTART;VALUE=DATE:19700101', 'RRULE:FREQ=DAILY', `SUMMARY:${String(index)}`]),
+    );
+    expect(holidaysInFile(many, today).length).toBeLessThanOrEqual(200);
     const long = file(['DTSTART;VALUE=DATE:20270101', 'DTEND;VALUE=DATE:20271231', 'SUMMARY:For ever']);
     expect(holidaysInFile(long, today)).toEqual([]);
   });

@@ -11,6 +11,8 @@ export interface FoundHoliday {
 const mostDaysAhead = 550;
 const mostDaysLong = 120;
 const mostFound = 200;
+/** How often one day off is followed as it comes back, and all of a file together: one that is made to be endless ends. */
+const [mostSteps, mostStepsInAll] = [500, 5000];
 const mostLetters = 60;
 
 /**
@@ -27,6 +29,7 @@ export function holidaysInFile(text: string, today: Day): readonly FoundHoliday[
     if (toDay < today || fromDay > last || toDay < fromDay || isLong || found.size >= mostFound) return;
     found.set([name, fromDay, toDay].join(' '), { name, fromDay, toDay });
   };
+  let steps = 0;
   for (const component of calendar.getAllSubcomponents('vevent')) {
     const title = component.getFirstPropertyValue('summary');
     if (component.getFirstPropertyValue('dtstart') === null || typeof title !== 'string') continue;
@@ -40,7 +43,8 @@ export function holidaysInFile(text: string, today: Day): readonly FoundHoliday[
     else {
       const each = event.iterator();
       let next = each.next() as ICAL.Time | undefined;
-      for (let count = 0; next && count < 2000 && dayOf(next) <= last; next = each.next(), count += 1)
+      const end = Math.min(mostStepsInAll, steps + mostSteps);
+      for (; next && steps < end && dayOf(next) <= last; next = each.next(), steps += 1)
         take(name, dayOf(next), addDays(dayOf(next), days - 1));
     }
   }
