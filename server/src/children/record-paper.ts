@@ -132,5 +132,6 @@ function valueWords(value: unknown): string {
   if (value === null || value === undefined) return '–';
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (Array.isArray(value)) return value.length > 0 ? value.map(String).join(', ') : '–';
-  return typeof value === 'object' ? JSON.stringify(value) : String(value as string | number).replaceAll('-', ' ');
+  if (typeof value === 'string') return value.replaceAll('-', ' ');
+  return typeof value === 'number' ? String(value) : JSON.stringify(value);
 }
