@@ -206,6 +206,11 @@ describe('blending', () => {
         expect(jointFaults(blended(from, to, share))).toEqual([]);
       }),
     );
+    // from one limit to the other is rounded past it by a hair
+    const still = named('stand');
+    const end = (degrees: number): Pose => ({ ...still, leftArm: { ...still.leftArm, end: degrees } });
+    expect(jointFaults(blended(end(94.99999999999629), end(-85), 1))).toEqual([]);
+    expect(jointFaults(end(-85.01)).map(({ joint }) => joint)).toEqual(['leftArm.end']);
   });
 
   it('takes a roll over the back on, and not the long way back', () => {

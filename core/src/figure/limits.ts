@@ -24,11 +24,14 @@ export interface JointFault {
   readonly limits: readonly [number, number];
 }
 
+/** What blending two angles rounds, in degrees. */
+const rounding = 1e-9;
+
 /** @returns every joint that is bent further than a child's goes; none for a pose that can be taken. */
 export function jointFaults(pose: Pose): readonly JointFault[] {
   const faults: JointFault[] = [];
   const check = (joint: string, degrees: number, limits: readonly [number, number]): void => {
-    if (!(degrees >= limits[0] && degrees <= limits[1])) faults.push({ joint, degrees, limits });
+    if (!(degrees >= limits[0] - rounding && degrees <= limits[1] + rounding)) faults.push({ joint, degrees, limits });
   };
   for (const limb of limbNames) {
     const limits = limb.endsWith('Arm') ? jointLimits.arm : jointLimits.leg;
