@@ -17,7 +17,7 @@ export class Forecasts {
     if (!asked) return null;
     const { id, grade, child, attended, held } = asked;
     const key = `${id} ${grade.id} ${coming[0] ?? ''}`;
-    const restsOn = [today, marks, held, attended.length, attended.at(-1), child, coming.length, progress]
+    const restsOn = [today, marks, held, attended.length, attended.at(-1), child, coming, progress]
       .map((one) => JSON.stringify(one))
       .join(' ');
     const found = this.kept.get(key);

@@ -1,20 +1,16 @@
 import {
   addDays,
-  bestBefore,
   gradeAbove,
   groupBy,
   groupProgress,
-  isMet,
   progressOf,
   verdictOn,
-  weekdayOf,
   type ChildToForecast,
   type Grade,
   type Observation,
   type Progress,
-  type Verdict,
 } from '@leiter/core';
-import type { BoardRow, GradeResponse, GroupBoardResponse, GroupResponse, SyllabusResponse } from '@leiter/contract';
+import type { GroupBoardResponse, GroupResponse, SyllabusResponse } from '@leiter/contract';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
@@ -24,47 +20,10 @@ import { rows } from '../database/rows.js';
 import { GroupsService } from '../groups/groups.service.js';
 import { LibraryService } from '../library/library.service.js';
 import { SyllabusService, coreSyllabus, type Climbed } from '../syllabus/syllabus.service.js';
+import { boardRow, comingDays, nameIn, type Ahead, type ChildRow, type Climber } from './board-row.js';
 import { Forecasts } from './forecasts.js';
+import type { Rung } from './rung.js';
 import { observationColumns, observationOf, type ObservationRow } from './observation.mapper.js';
-
-interface ChildRow {
-  readonly id: string;
-  readonly group_id: string;
-  readonly given_name: string;
-  readonly family_initial: string;
-  readonly birth_date: string;
-  readonly lead_side: 'left' | 'right';
-  readonly last_seen: string | null;
-  readonly unlooked: number;
-}
-
-/** Where a child is on the ladder of one programme. */
-export interface Rung {
-  /** In the order in which they were given, whatever the version of the ladder. */
-  readonly earned: readonly { readonly gradeId: string; readonly slug: string; readonly name: string; readonly awardedOn: string }[];
-  readonly inGradeSince: string;
-  readonly classesSince: number;
-  /** Days of classes of the programme that it came to since then. */
-  readonly attendedSince: readonly string[];
-}
-
-/** A child of a group, and what is reckoned of it. */
-interface Climber {
-  readonly child: ChildRow;
-  readonly next: Grade | null;
-  readonly rung: Rung | undefined;
-  readonly verdict: Verdict | null;
-  /** Null for who has no grade above. */
-  readonly asked: ChildToForecast | null;
-  /** How many marks it has: with another number it is forecast anew. */
-  readonly marks: number;
-}
-
-interface Ahead {
-  readonly holidays: readonly { readonly from_day: string; readonly to_day: string }[];
-  /** Groups whose class of today is over, begun or cancelled. */
-  readonly taughtToday: ReadonlySet<string>;
-}
 
 /** A child of a group, and what a verdict on it rests on; null for who has no grade above. */
 export interface AskedChild {
@@ -75,9 +34,6 @@ export interface AskedChild {
 
 /** A mark that was neither taken back nor corrected. */
 const stands = 'NOT o.is_withdrawal AND NOT EXISTS (SELECT 1 FROM observation n WHERE n.supersedes = o.id)';
-
-/** So far ahead a grade is foreseen. */
-const weeksAhead = 104;
 
 @Injectable()
 export class LadderService {
@@ -323,49 +279,4 @@ function nextGradeOf(syllabus: SyllabusResponse, rung: Rung | undefined): Grade 
     coreSyllabus(syllabus),
     (rung?.earned ?? []).map(({ slug }) => slug),
   );
-}
-
-/** A grade of an earlier version says so: another one of the same name may stand beside it. */
-function nameIn(ladder: SyllabusResponse, grade: GradeResponse, newest: SyllabusResponse): string {
-  return ladder.version === newest.version ? grade.name : `${grade.name} (version ${String(ladder.version)})`;
-}
-
-/** Days on which a group will have a class: from today on, or from tomorrow where today's was taught. */
-function comingDays(weekday: number, from: string, holidays: Ahead['holidays']): readonly string[] {
-  const first = addDays(from, (weekday - weekdayOf(from) + 7) % 7);
-  return Array.from({ length: weeksAhead }, (_, week) => addDays(first, week * 7)).filter(
-    (day) => !holidays.some(({ from_day, to_day }) => from_day <= day && day <= to_day),
-  );
-}
-
-function boardRow({ child, next, rung, verdict }: Climber, forecast: BoardRow['forecast'], today: string): BoardRow {
-  return {
-    childId: child.id,
-    name: `${child.given_name} ${child.family_initial}`,
-    leadSide: child.lead_side,
-    earnedGrade: rung?.earned.at(-1)?.name ?? null,
-    nextGradeId: next?.id ?? null,
-    nextGradeName: next?.name ?? null,
-    metCount: verdict?.metCount ?? 0,
-    isEarned: verdict?.earned ?? false,
-    lastSeenOn: child.last_seen,
-    unlookedClasses: child.unlooked,
-    forecast: verdict?.earned ? null : forecast,
-    cells: (verdict?.standings ?? []).map((standing) => ({
-      requirementId: standing.requirement.id,
-      standing: standing.name,
-      bestMark: standing.sides.map(({ bestMark }) => bestMark).find((mark) => mark !== null) ?? null,
-      sidesOpen: isMet(standing)
-        ? []
-        : standing.sides.flatMap(({ side, name }) => (side && name !== 'met' && name !== 'fading' ? [side] : [])),
-      sides: standing.sides.map(({ side, name, times, days, evidence }) => ({
-        side,
-        name,
-        times,
-        days,
-        best: bestBefore(evidence, standing.requirement.criterion, today),
-      })),
-      unseenForDays: standing.unseenForDays,
-    })),
-  };
 }
