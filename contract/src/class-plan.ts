@@ -6,7 +6,6 @@ import {
   itemSides,
   mostItems,
   mostSections,
-  mostSegments,
   sectionKinds,
   talkLimits,
   teachingStyles,
@@ -61,6 +60,7 @@ import {
 import { id, notAMovement, notAnId, slug } from './names.js';
 import { Line } from './text.js';
 import { MayBeLeftOut } from './optional.js';
+import { PartsField, PhrasePartsBody } from './phrase-parts.js';
 import { Within } from './within.js';
 
 /** Children by id, each with the version that was set for it. */
@@ -157,35 +157,6 @@ export function CircuitsField(): PropertyDecorator {
     IsObject({ each: true, message: 'Each circuit is an object.' }),
     ValidateNested({ each: true }),
     Type(() => CircuitBody),
-  );
-}
-
-const segmentNumbers = 'Numbers of segments, from 0.';
-
-/** Segments of a phrase by their place, counted from 0: those that are new, and those that the group has. */
-export class PhrasePartsBody {
-  @IsArray({ message: segmentNumbers })
-  @ArrayMaxSize(mostSegments, { message: `At most ${String(mostSegments)} segments.` })
-  @IsInt({ each: true, message: segmentNumbers })
-  @Min(0, { each: true, message: segmentNumbers })
-  @Max(mostSegments - 1, { each: true, message: segmentNumbers })
-  new!: number[];
-
-  @IsArray({ message: segmentNumbers })
-  @ArrayMaxSize(mostSegments, { message: `At most ${String(mostSegments)} segments.` })
-  @IsInt({ each: true, message: segmentNumbers })
-  @Min(0, { each: true, message: segmentNumbers })
-  @Max(mostSegments - 1, { each: true, message: segmentNumbers })
-  known!: number[];
-}
-
-/** Segments that may be left out. */
-function PartsField(): PropertyDecorator {
-  return applyDecorators(
-    MayBeLeftOut(),
-    IsObject({ message: 'Segments: new and known.' }),
-    ValidateNested(),
-    Type(() => PhrasePartsBody),
   );
 }
 

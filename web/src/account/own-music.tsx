@@ -8,6 +8,7 @@ import { clockText, tappedBpm, trackLimits } from '@leiter/core';
 import { useEffect, useRef, useState } from 'react';
 import { bytesOf, changeTrack, putTrack, removeTrack, takeTrackIn, type OwnTrack, type TrackRefusal } from '../shared/music/music-store';
 import { readTracksAnew, useOwnTracks } from '../shared/music/use-own-tracks';
+import { FileButton } from '../shared/file-button';
 import { palette } from '../shared/palette';
 import { offerUndo } from '../shared/undo-bar';
 import { useTyped } from '../shared/use-typed';
@@ -26,7 +27,6 @@ export function OwnMusic() {
   const [refused, setRefused] = useState<readonly string[]>([]);
   const [busy, setBusy] = useState(0);
   const [heard, setHeard] = useState<string | null>(null);
-  const input = useRef<HTMLInputElement>(null);
   const take = async (files: readonly File[]): Promise<void> => {
     setRefused([]);
     setBusy(files.length);
@@ -45,21 +45,17 @@ export function OwnMusic() {
       <Typography variant="body2" sx={{ mb: 1, color: palette.soft }}>
         <Trans>Files of your own, kept in this browser and sent nowhere. A plan names them; Teach plays them.</Trans>
       </Typography>
-      <Button variant="outlined" disabled={busy > 0} onClick={() => input.current?.click()}>
-        {busy > 0 ? t`Finding the beat …` : t`Take files in`}
-      </Button>
-      <input
-        ref={input}
-        type="file"
+      <FileButton
+        isMultiple
+        disabled={busy > 0}
+        label={t`Files of music`}
         accept="audio/*"
-        multiple
-        hidden
-        aria-label={t`Files of music`}
-        onChange={(event) => {
-          void take([...(event.target.files ?? [])]);
-          event.target.value = '';
+        onFiles={(files) => {
+          void take(files);
         }}
-      />
+      >
+        {busy > 0 ? t`Finding the beat …` : t`Take files in`}
+      </FileButton>
       <Box role="alert" sx={{ color: palette.stop, fontSize: 14, mt: 0.5 }}>
         {refused.join(' ')}
       </Box>

@@ -2,17 +2,7 @@ import { t } from '@lingui/core/macro';
 import Box from '@mui/material/Box';
 import type { ClassPageResponse, StoredPlan } from '@leiter/contract';
 import { evaluationContextOf } from '@leiter/contract/evaluation-context';
-import {
-  homeTaskLines,
-  isOtherSideOf,
-  phraseRead,
-  safetyTalkOf,
-  usualVoice,
-  waitsForSignal,
-  type Library,
-  type Position,
-  type WrittenPhrase,
-} from '@leiter/core';
+import { homeTaskLines, safetyTalkOf, usualVoice, waitsForSignal, type Library } from '@leiter/core';
 import { DateTime } from 'luxon';
 import { useEffect, useMemo, useState } from 'react';
 import { noteTeaching } from '../queries/class.queries';
@@ -58,19 +48,6 @@ import { useStage } from './remote/use-stage';
 import { markableNow } from './run/markable-now';
 
 const noPictures: readonly DoorPicture[] = [];
-
-/** Whether a phrase is done the other way about for the side that works now. */
-function isOtherNow(written: WrittenPhrase, side: 'left' | 'right' | null): boolean {
-  const own = phraseRead(written);
-  return own !== null && isOtherSideOf(own, side);
-}
-
-/** The one segment that is built up now; null for several, or the whole. */
-function segmentNow({ step }: Position): number | null {
-  if (!step || !('learning' in step)) return null;
-  const { segments } = step.learning;
-  return segments.length === 1 ? (segments[0] ?? null) : null;
-}
 
 /** A class that has a plan: before it begins, while it is taught, and when it is over. */
 export function LiveClass({
@@ -328,13 +305,7 @@ export function LiveClass({
               )}
             </Box>
             {loop === 'open' && written && position.timed && (
-              <PhraseLoop
-                key={position.timed.item.id}
-                written={written}
-                isOtherSide={isOtherNow(written, side)}
-                segment={segmentNow(position)}
-                onGoOn={again}
-              />
+              <PhraseLoop key={position.timed.item.id} written={written} position={position} side={side} onGoOn={again} />
             )}
             {round && <CallingStage calling={round} now={moment} library={library} onStop={stop} />}
             {isAtMusic && (

@@ -9,10 +9,11 @@ import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import type { ClassPageResponse } from '@leiter/contract';
 import { callNameKey, groupBy, readCallNames } from '@leiter/core';
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { CallLines, meantBy, openOf, type CallAnswers } from '../../marking/call-lines';
 import { keepCallNames, setRoll } from '../../queries/class.queries';
 import { textOf } from '../../shared/read-file';
+import { FileButton } from '../../shared/file-button';
 import { palette } from '../../shared/palette';
 import { offerUndo } from '../../shared/undo-bar';
 
@@ -27,7 +28,6 @@ export function FromTheCall({ page, onClose }: Props) {
   const [text, setText] = useState('');
   const [answers, setAnswers] = useState<CallAnswers>({});
   const [isFailed, setFailed] = useState(false);
-  const input = useRef<HTMLInputElement>(null);
   const kept = useMemo(() => new Map(page.callNames.map(({ name, childIds }) => [name, childIds])), [page.callNames]);
   const lines = useMemo(() => readCallNames(text, children, kept), [text, children, kept]);
   const now = useNow();
@@ -84,24 +84,20 @@ export function FromTheCall({ page, onClose }: Props) {
           }}
           slotProps={{ htmlInput: { maxLength: 8000 } }}
         />
-        <Button variant="outlined" size="small" sx={{ mt: 1 }} onClick={() => input.current?.click()}>
-          <Trans>Take a file</Trans>
-        </Button>
-        <input
-          ref={input}
-          type="file"
-          accept=".txt,.csv,text/*"
-          hidden
-          aria-label={t`File of names`}
-          onChange={(event) => {
-            const file = event.target.files?.[0];
-            event.target.value = '';
-            if (file)
-              void file.arrayBuffer().then((bytes) => {
+        <Box sx={{ mt: 1 }}>
+          <FileButton
+            isSmall
+            label={t`File of names`}
+            accept=".txt,.csv,text/*"
+            onFiles={([file]) => {
+              void file?.arrayBuffer().then((bytes) => {
                 setText(firstCells(textOf(new Uint8Array(bytes))));
               });
-          }}
-        />
+            }}
+          >
+            <Trans>Take a file</Trans>
+          </FileButton>
+        </Box>
         <CallLines lines={lines} group={children} answers={answers} onAnswer={setAnswers} />
         {isLate && lines.length > 0 && (
           <Box sx={{ fontSize: 14, color: palette.soft, mt: 1 }}>

@@ -3,7 +3,8 @@ import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { phraseFile, readPhraseFile, type Movement, type WrittenPhrase } from '@leiter/core';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
+import { FileButton } from '../../shared/file-button';
 import { palette } from '../../shared/palette';
 import { textOf } from '../../shared/read-file';
 
@@ -29,7 +30,6 @@ export function AsFile({ movement, written, onRead }: Props) {
     setFaults(read.ok ? [] : read.error.slice(0, 4));
     if (read.ok) onRead(read.value.kind === 'steps' ? { text: read.value.text } : read.value.phrase);
   };
-  const input = useRef<HTMLInputElement>(null);
   const save = (): void => {
     const json = JSON.stringify(phraseFile(movement.slug, movement.name, written), null, 2);
     const link = document.createElement('a');
@@ -41,21 +41,15 @@ export function AsFile({ movement, written, onRead }: Props) {
   return (
     <Box sx={{ mt: 1.5 }}>
       <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap' }}>
-        <Button variant="outlined" onClick={() => input.current?.click()}>
-          <Trans>From a file</Trans>
-        </Button>
-        <input
-          ref={input}
-          hidden
-          type="file"
+        <FileButton
+          label={t`A phrase as a file`}
           accept=".json,.txt,application/json,text/plain"
-          aria-label={t`A phrase as a file`}
-          onChange={(event) => {
-            const file = event.target.files?.[0];
-            event.target.value = '';
+          onFiles={([file]) => {
             if (file) void take(file);
           }}
-        />
+        >
+          <Trans>From a file</Trans>
+        </FileButton>
         <Button variant="outlined" disabled={written.text.trim() === ''} onClick={save}>
           <Trans>As a file</Trans>
         </Button>

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
-import { phraseLimits, phraseRead, type WrittenPhrase } from '@leiter/core';
+import { isOtherSideOf, phraseLimits, phraseRead, type Position, type WrittenPhrase } from '@leiter/core';
 import { useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { palette } from '../../shared/palette';
@@ -16,18 +16,31 @@ const keys = ['0', '1', '2', '3', '4', '5', '6', '7', '8', '9'];
 
 interface Props {
   readonly written: WrittenPhrase;
-  /** Where it is begun: the other way about for the side that works now. */
-  readonly isOtherSide: boolean;
-  /** The segment that is danced now; null for the whole. */
-  readonly segment: number | null;
+  /** Where the class waits: it begins with the segment that is built up there. */
+  readonly position: Position;
+  /** The side that works there; null where none does. */
+  readonly side: 'left' | 'right' | null;
   /** Goes on with the class. */
   readonly onGoOn: () => void;
 }
 
+/** Whether a phrase is done the other way about for the side that works now. */
+function isOtherNow(written: WrittenPhrase, side: 'left' | 'right' | null): boolean {
+  const own = phraseRead(written);
+  return own !== null && isOtherSideOf(own, side);
+}
+
+/** The one segment that is built up now; null for several, or the whole. */
+function segmentNow({ step }: Position): number | null {
+  if (!step || !('learning' in step)) return null;
+  const { segments } = step.learning;
+  return segments.length === 1 ? (segments[0] ?? null) : null;
+}
+
 /** An eight again and again, slower or quicker, to either side, while the class waits: until told to go on. */
-export function PhraseLoop({ written, isOtherSide, segment: begun, onGoOn }: Props) {
-  const [isOther, setOther] = useState(isOtherSide);
-  const [segment, setSegment] = useState(begun);
+export function PhraseLoop({ written, position, side, onGoOn }: Props) {
+  const [isOther, setOther] = useState(() => isOtherNow(written, side));
+  const [segment, setSegment] = useState(() => segmentNow(position));
   const [isFromBehind, setFromBehind] = useState(false);
   const phrase = phraseRead(written, isOther);
   const [bpm, setBpm] = useState(written.learnBpm);
@@ -121,7 +134,7 @@ export function PhraseLoop({ written, isOtherSide, segment: begun, onGoOn }: Pro
             <Trans>quicker (+)</Trans>
           </Choice>
           <Choice
-            isChosen={isOther !== isOtherSide}
+            isChosen={isOther !== isOtherNow(written, side)}
             onChoose={() => {
               setOther(!isOther);
             }}

@@ -8,7 +8,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import { useRef } from 'react';
+import { FileButton } from '../../shared/file-button';
 import { palette } from '../../shared/palette';
 import { Picture } from './picture';
 import type { DoorPictures } from './use-door-pictures';
@@ -21,7 +21,6 @@ export function PicturesDialog({
   readonly door: DoorPictures;
   readonly onClose: () => void;
 }) {
-  const input = useRef<HTMLInputElement>(null);
   return (
     <Dialog open onClose={onClose} aria-labelledby="door-pictures" maxWidth="sm" fullWidth>
       <DialogTitle id="door-pictures">
@@ -34,22 +33,16 @@ export function PicturesDialog({
             sent to Leiter, and are gone when the class begins.
           </Trans>
         </Box>
-        <Button variant="outlined" onClick={() => input.current?.click()}>
-          <Trans>Choose pictures</Trans>
-        </Button>
-        <input
-          ref={input}
-          type="file"
+        <FileButton
+          isMultiple
+          label={t`Pictures that families sent`}
           accept="image/*"
-          multiple
-          hidden
-          aria-label={t`Pictures that families sent`}
-          onChange={(event) => {
-            const files = [...(event.target.files ?? [])];
-            event.target.value = '';
+          onFiles={(files) => {
             void add(files);
           }}
-        />
+        >
+          <Trans>Choose pictures</Trans>
+        </FileButton>
         {refused.length > 0 && (
           <Box role="alert" sx={{ color: palette.stop, mt: 1 }}>
             {refused.map((sentence) => (

@@ -4,8 +4,9 @@ import type { HolidayResponse } from '@leiter/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { Day } from '@leiter/core';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { addHoliday, removeHoliday } from '../../queries/calendar.queries';
+import { FileButton } from '../../shared/file-button';
 import { palette } from '../../shared/palette';
 import { offerUndo } from '../../shared/undo-bar';
 import { dateText } from '../../shared/words';
@@ -23,7 +24,6 @@ export function HolidaysFromFile({
   readonly today: Day;
   readonly onDone: () => void;
 }) {
-  const input = useRef<HTMLInputElement>(null);
   const [found, setFound] = useState<readonly FoundHoliday[] | null>(null);
   const [left, setLeft] = useState<ReadonlySet<FoundHoliday>>(new Set());
   const [failed, setFailed] = useState<string | null>(null);
@@ -66,21 +66,16 @@ export function HolidaysFromFile({
   };
   return (
     <Box>
-      <Button variant="outlined" size="small" onClick={() => input.current?.click()}>
-        <Trans>From a calendar file (.ics)</Trans>
-      </Button>
-      <input
-        ref={input}
-        hidden
-        type="file"
+      <FileButton
+        isSmall
+        label={t`Holidays as a calendar file`}
         accept=".ics,text/calendar"
-        aria-label={t`Holidays as a calendar file`}
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          event.target.value = '';
+        onFiles={([file]) => {
           if (file) void read(file);
         }}
-      />
+      >
+        <Trans>From a calendar file (.ics)</Trans>
+      </FileButton>
       {failed !== null && (
         <Box role="alert" sx={{ color: palette.stop, mt: 1 }}>
           {failed}
