@@ -108,13 +108,13 @@ export interface BoardCell {
   readonly bestMark: Mark | null;
   /** The sides that are not met yet, where sides are asked. */
   readonly sidesOpen: readonly ('left' | 'right')[];
-  /** Where each side that is asked stands; how often and on how many days it was met; the best measured before today in what is asked. */
+  /** Where each side that is asked stands; how often and on how many days it was met; the best that was measured of what is asked, and when first. */
   readonly sides: readonly {
     readonly side: 'left' | 'right' | null;
     readonly name: StandingName;
     readonly times: number;
     readonly days: number;
-    readonly best: number | null;
+    readonly best: { readonly value: number; readonly day: string } | null;
   }[];
   readonly unseenForDays: number | null;
 }

@@ -193,7 +193,7 @@ export { musicNow, type MusicNow } from './pacing/music-now.js';
 export { metres, strokesBetween, tappedBpm, type Drum, type Metre } from './voice/drum-pattern.js';
 export { chaptersAsList, chaptersAsVtt, chaptersOf, type Titled } from './pacing/chapters.js';
 export { forecastOf, groupProgress, progressOf, type ChildToForecast, type Forecast, type Progress } from './record/forecast.js';
-export { bestBefore, measuredAs, measuredLines, type MeasuredLine } from './record/measured.js';
+export { bestOf, measuredAs, measuredLines, type MeasuredLine } from './record/measured.js';
 export { rungsOverTime, stallOf, stallSettings, type Stall } from './record/stalling.js';
 export { watchSettings, worthWatching, type WorthWatching } from './record/worth-watching.js';
 export { itemTimesOf, type ItemTime, type Measured } from './pacing/item-times.js';

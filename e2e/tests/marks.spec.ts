@@ -102,11 +102,29 @@ test('Keys are for the cell that looks chosen from the first press on, a number 
   await page.keyboard.press('3');
   await page.keyboard.press('n');
   await expect(measured).toBeFocused();
-  await page.keyboard.press('Control+a');
+  const sent: string[] = [];
+  const answers: number[] = [];
+  page.on('response', (answer) => {
+    if (!answer.url().includes('/api/observations/')) return;
+    answers.push(answer.status());
+    sent.push(answer.request().postData() ?? '');
+  });
+  // it takes the place of the number that stood there, and is sent once
   await page.keyboard.type('2');
   await page.keyboard.press('Enter');
   await expect(page.locator('[role=gridcell][aria-selected=true]')).toBeFocused();
-  await expect(page.locator('[role=gridcell][aria-selected=true]')).toContainText(/2 (s|times|of)/);
+  await expect(page.locator('[role=gridcell][aria-selected=true]')).toContainText(/(^|\D)2 (s|times|of)/);
+  const numbers = () => sent.filter((body) => /"measure":\{"(seconds|reps|correct)":2[,}]/.test(body));
+  await expect.poll(numbers).toHaveLength(1);
+  // better than ever: said while it is written, and when it is stored
+  await page.keyboard.press('n');
+  await page.keyboard.type('900');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/^A new best/)).toBeVisible();
+  await page.waitForTimeout(1500);
+  await expect(page.getByText(/^A new best/)).toBeVisible();
+  expect(numbers()).toHaveLength(1);
+  expect(answers.filter((status) => status !== 200)).toEqual([]);
 });
 
 test('On a phone a class is marked with one thumb, child by child and skill by skill, and the roll is said', async ({

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anObservation, aRequirement } from '../testing/makers.js';
-import { bestBefore, measureAsked, measuredAs, measuredLines } from './measured.js';
+import { bestOf, measureAsked, measuredAs, measuredLines } from './measured.js';
 import type { Observation } from './observation.js';
 
 const held = (seconds: number, day: string, said: Partial<Observation> = {}): Observation =>
@@ -56,10 +56,11 @@ describe('what was measured of a child', () => {
 describe('the best of what a criterion asks', () => {
   const { criterion } = aRequirement({ leastSeconds: 8 });
 
-  it('is the largest before a day, in its measure alone', () => {
+  it('is the largest with the day on which it was first, in its measure alone', () => {
     const all = [held(8, '10-02'), held(12, '10-09'), held(20, '11-06'), anObservation({ seenOn: '2026-09-01', measure: { reps: 90 } })];
-    expect(bestBefore(all, criterion, '2026-11-06')).toBe(12);
-    expect(bestBefore(all, criterion, '2026-10-02')).toBeNull();
+    expect(bestOf(all.toReversed(), criterion)).toEqual({ day: '2026-11-06', value: 20 });
+    expect(bestOf([held(20, '11-13'), ...all], criterion)?.day).toBe('2026-11-06');
+    expect(bestOf([all[3] ?? held(1, '10-01')], criterion)).toBeNull();
     expect(measuredAs({ seconds: 9, reps: 3 }, criterion)).toBe(9);
     expect(measuredAs({ correct: 6, of: 8 }, aRequirement({ leastCorrect: { correct: 5, of: 8 } }).criterion)).toBe(0.75);
     expect([measureAsked(criterion), measureAsked(aRequirement().criterion)]).toEqual(['seconds', null]);

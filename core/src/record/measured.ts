@@ -71,8 +71,12 @@ export function measuredAs(measure: Observation['measure'], criterion: Criterion
   return measuresOf(measure).find(([measuredIn]) => measuredIn === asked)?.[1] ?? null;
 }
 
-/** The best of some observations before a day, in what a criterion asks; null where nothing was measured. */
-export function bestBefore(observations: readonly Observation[], criterion: Criterion, day: Day): number | null {
-  const values = observations.flatMap(({ seenOn, measure }) => (seenOn < day ? (measuredAs(measure, criterion) ?? []) : []));
-  return values.length > 0 ? Math.max(...values) : null;
+/** The best of some observations in what a criterion asks, and its day; of two alike the first. Null where nothing was measured. */
+export function bestOf(observations: readonly Observation[], criterion: Criterion): MeasuredPoint | null {
+  return observations
+    .toSorted((a, b) => (a.seenOn < b.seenOn ? -1 : a.seenOn > b.seenOn ? 1 : 0))
+    .reduce<MeasuredPoint | null>((best, { seenOn, measure }) => {
+      const value = measuredAs(measure, criterion);
+      return value === null || (best && best.value >= value) ? best : { day: seenOn, value };
+    }, null);
 }

@@ -1,4 +1,4 @@
-import { addDays, bestBefore, isMet, weekdayOf, type ChildToForecast, type Grade, type Verdict } from '@leiter/core';
+import { addDays, bestOf, isMet, weekdayOf, type ChildToForecast, type Grade, type Verdict } from '@leiter/core';
 import type { BoardRow, GradeResponse, SyllabusResponse } from '@leiter/contract';
 import type { Rung } from './rung.js';
 
@@ -49,7 +49,7 @@ export function comingDays(weekday: number, from: string, holidays: Ahead['holid
 }
 
 /** A child’s row of a board: where it stands in what its next grade asks, and when that will likely be there. */
-export function boardRow({ child, next, rung, verdict }: Climber, forecast: BoardRow['forecast'], today: string): BoardRow {
+export function boardRow({ child, next, rung, verdict }: Climber, forecast: BoardRow['forecast']): BoardRow {
   return {
     childId: child.id,
     name: `${child.given_name} ${child.family_initial}`,
@@ -74,7 +74,7 @@ export function boardRow({ child, next, rung, verdict }: Climber, forecast: Boar
         name,
         times,
         days,
-        best: bestBefore(evidence, standing.requirement.criterion, today),
+        best: bestOf(evidence, standing.requirement.criterion),
       })),
       unseenForDays: standing.unseenForDays,
     })),

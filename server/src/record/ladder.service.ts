@@ -95,7 +95,7 @@ export class LadderService {
       const own = climbers.filter(({ child }) => child.group_id === group.id);
       const progress = groupProgress(progressOf(own.flatMap(({ asked }) => asked ?? [])), club);
       const coming = comingDays(group.weekday, ahead.taughtToday.has(group.id) ? addDays(today, 1) : today, ahead.holidays);
-      const rows = own.map((climber) => boardRow(climber, this.forecasts.of(climber, progress, coming, today), today));
+      const rows = own.map((climber) => boardRow(climber, this.forecasts.of(climber, progress, coming, today)));
       const inUse = new Set(rows.map(({ nextGradeId }) => nextGradeId));
       const ladders = new Set([climbed.newest, ...climbers.map(({ child }) => climbed.ladderOf(child.id))]);
       const columns = [...ladders].flatMap((ladder) =>

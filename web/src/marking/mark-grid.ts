@@ -38,8 +38,8 @@ export interface MarkCell {
   /** What the child's next grade asks of this movement; null when it asks nothing. */
   readonly requirement: RequirementResponse | null;
   readonly mark: GivenMark | null;
-  /** The best measured before today in what is asked, on this side; null where nothing was. */
-  readonly best?: number | null;
+  /** The best that was measured in what is asked, on this side; null where nothing was. */
+  readonly best?: { readonly value: number; readonly isOfThisDay: boolean } | null;
 }
 
 export interface GivenMark {

@@ -71,7 +71,8 @@ export function useMarkSheet(page: ClassPageResponse, board: Standings, library:
   const cellOf = (childId: string, column: MarkColumn): MarkCell => {
     const requirement = requirementFor(rowOf.get(childId), board, column.movement.slug);
     const sides = rowOf.get(childId)?.cells.find(({ requirementId }) => requirementId === requirement?.id)?.sides;
-    const best = (sides?.find(({ side }) => side === column.side) ?? sides?.find(({ side }) => side === null))?.best ?? null;
+    const most = (sides?.find(({ side }) => side === column.side) ?? sides?.find(({ side }) => side === null))?.best ?? null;
+    const best = most && { value: most.value, isOfThisDay: most.day === page.class.day };
     return { childId, column, requirement, mark: givenMark(page, waiting, childId, column, requirement?.stage ?? null), best };
   };
   const put = (cell: MarkCell, facts: MarkFacts | null): void => {

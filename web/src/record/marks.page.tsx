@@ -162,7 +162,10 @@ function Grid(props: SheetProps) {
           chosen={chosen}
           onChoose={setChosen}
           onMeasure={() => {
-            inspector.current?.querySelector<HTMLElement>('input[inputmode]')?.focus();
+            const field = inspector.current?.querySelector<HTMLInputElement>('input[inputmode]');
+            field?.focus();
+            // a number that is written takes the place of the one before
+            field?.select();
           }}
         />
       </Panel>

@@ -6,6 +6,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { helps, marks, measuredAs, type Criterion, type Measure } from '@leiter/core';
+import { useEffect, useRef } from 'react';
 import { palette } from '../../shared/palette';
 import { TextButton } from '../../shared/text-button';
 import { useTyped } from '../../shared/use-typed';
@@ -142,22 +143,28 @@ export function CellInspector({
 }
 
 /** The best so far, and that this one is better. */
-function Best({ cell: { requirement, mark, best = null } }: { readonly cell: MarkCell }) {
+function Best({ cell: { requirement, mark, best } }: { readonly cell: MarkCell }) {
   const criterion = requirement?.criterion;
-  if (!criterion || best === null) return null;
+  if (!criterion || !best) return null;
+  const { value } = best;
   const now = mark ? measuredAs(mark.measure, criterion) : null;
   const words =
     criterion.leastSeconds !== undefined
-      ? t`${best} s`
+      ? t`${value} s`
       : criterion.leastReps !== undefined
-        ? t`${best} in a row`
-        : t`${Math.round(best * 100)} %`;
+        ? t`${value} in a row`
+        : t`${Math.round(value * 100)} %`;
+  const isBetter = now !== null && now > value;
+  // once it is stored, it is the best itself
+  const isIt = now === value && best.isOfThisDay;
   return (
-    <Box role="status" sx={{ mt: 0.5, color: now !== null && now > best ? palette.primary : palette.soft }}>
-      {now !== null && now > best ? (
+    <Box role="status" sx={{ mt: 0.5, color: isBetter || isIt ? palette.primary : palette.soft }}>
+      {isBetter ? (
         <Trans>
           <strong>A new best:</strong> it was {words}
         </Trans>
+      ) : isIt ? (
+        <strong>{t`A new best`}</strong>
       ) : (
         <Trans>Best so far: {words}</Trans>
       )}
@@ -181,11 +188,17 @@ function MeasureField({
   const stored = asked ? measure[asked.field] : undefined;
   const shown = stored === undefined ? '' : String(stored);
   const [typed, setTyped] = useTyped(shown);
+  // Enter writes it and leaves the field, and leaving writes as well: once is enough, until something else stands there
+  const sent = useRef<number | null>(null);
+  useEffect(() => {
+    sent.current = null;
+  }, [stored]);
   if (!asked) return null;
   const value = Number(typed.replace(',', '.'));
   const isRight = typed.trim() === '' || (Number.isInteger(value) && value >= 0 && value <= asked.most);
   const leave = (): void => {
-    if (typed.trim() === '' || !isRight || value === stored) return;
+    if (typed.trim() === '' || !isRight || value === stored || value === sent.current) return;
+    sent.current = value;
     onChange({ [asked.field]: value, ...(asked.of === undefined ? {} : { of: asked.of }) });
   };
   return (
