@@ -93,4 +93,40 @@ export {
 } from './calendar.js';
 export type { CalendarLinkMade, CalendarLinkResponse } from './calendar-link.js';
 export { PressRequest, RemoteRequest, StageRequest, type Press, type PressBody, type RemoteMade, type StageView } from './remote.js';
+export {
+  consentKinds,
+  ConsentRequest,
+  PracticeRequest,
+  ToldAbsenceRequest,
+  ToldHomeRequest,
+  type Consent,
+  type ConsentKind,
+  type HomeClass,
+  type HomeLadder,
+  type HomeLinkMade,
+  type HomeLinkResponse,
+  type HomeMovement,
+  type HomePageResponse,
+  type HomeTaskForChild,
+  type HomeWord,
+  type Practice,
+} from './home.js';
+export {
+  AddGradingRequest,
+  ChangeGradingRequest,
+  CloseGradingRequest,
+  EnterChildRequest,
+  GradingDecision,
+  GradingMarkRequest,
+  ReopenGradingRequest,
+  type ClosedGradingResponse,
+  type GradingChild,
+  type GradingEntry,
+  type GradingMark,
+  type GradingPageResponse,
+  type GradingResponse,
+  type GradingTimetable,
+  type MissingResponse,
+  type ReadinessResponse,
+} from './grading.js';
 export type { AttendanceLine, GroupReport, ReportResponse, StallResponse } from './report.js';

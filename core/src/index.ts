@@ -154,6 +154,7 @@ export {
   criterionDefaults,
   gradeAbove,
   gradesInUse,
+  sidesAsked,
   wholeCriterion,
   type Criterion,
   type Grade,
@@ -171,7 +172,7 @@ export {
   type ObservationSource,
   type ObservedSide,
 } from './record/observation.js';
-export { isMet, type SideStanding, type Standing, type StandingName } from './record/standing.js';
+export { isMet, standingNames, type SideStanding, type Standing, type StandingName } from './record/standing.js';
 export { verdictOn, type ChildOnLadder, type Missing, type Verdict } from './record/verdict.js';
 export {
   caughtUp,
@@ -192,6 +193,22 @@ export { musicStops, type MusicStop } from './timing/music-stops.js';
 export { musicNow, type MusicNow } from './pacing/music-now.js';
 export { metres, strokesBetween, tappedBpm, type Drum, type Metre } from './voice/drum-pattern.js';
 export { chaptersAsList, chaptersAsVtt, chaptersOf, type Titled } from './pacing/chapters.js';
+export { practiceFeelings, practiceSteps, type PracticeFeeling, type PracticeStep } from './home-task/practice.js';
+export { agreementOf, findingsOf, type Finding as ExaminersFinding, type SheetMark } from './grading/agreement.js';
+export { readinessFor, type Readiness } from './grading/readiness.js';
+export { stationOf, stations, visitsOf, type AskedThere, type Station } from './grading/station.js';
+export {
+  earliestEnd,
+  endOf,
+  examinersOf,
+  firstFit,
+  partySizes,
+  type Hall,
+  type Party,
+  type Timetable,
+  type Visit as StationVisit,
+} from './grading/timetable.js';
+export { isPossible, timetableModel } from './grading/timetable-model.js';
 export { forecastOf, groupProgress, progressOf, type ChildToForecast, type Forecast, type Progress } from './record/forecast.js';
 export { bestOf, measuredAs, measuredLines, type MeasuredLine } from './record/measured.js';
 export { rungsOverTime, stallOf, stallSettings, type Stall } from './record/stalling.js';

@@ -9,9 +9,11 @@ import { FoundingModule } from './club/founding.module.js';
 import { dataSourceOptions } from './database/data-source.js';
 import { DatabaseModule } from './database/database.module.js';
 import { DemoModule } from './demo/demo.module.js';
+import { GradingModule } from './grading/grading.module.js';
 import { GroupsModule } from './groups/groups.module.js';
 import { HealthController } from './http/health.controller.js';
 import { ToldInterceptor } from './http/told.interceptor.js';
+import { HomeModule } from './home/home.module.js';
 import { ImportsModule } from './imports/imports.module.js';
 import { LibraryModule } from './library/library.module.js';
 import { LiveModule } from './live/live.module.js';
@@ -50,6 +52,8 @@ export class AppModule {
         ClassesModule,
         CalendarFeedModule,
         CertificatesModule,
+        GradingModule,
+        HomeModule,
         PlansModule,
         PlanFilesModule,
         RecordModule,

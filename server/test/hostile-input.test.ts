@@ -5,7 +5,7 @@ import { testApp, type Agent, type TestApp } from './test-app.js';
 
 let club: TestApp;
 let agent: Agent;
-const own = { child: '', group: '', class: '', person: '', newId: randomUUID };
+const own = { child: '', group: '', class: '', person: '', grading: '', newId: randomUUID };
 beforeAll(async () => {
   club = await testApp({ filled: 'demo' });
   agent = await club.as('owner');
@@ -15,6 +15,10 @@ beforeAll(async () => {
   own.class = coming.class.id;
   own.group = coming.group.id;
   own.child = (await agent.get('/api/children').expect(200)).body[0].id;
+  own.grading = (await agent.get('/api/gradings').expect(200)).body[0].id;
+  // what a family sends comes with its link
+  const { token } = (await agent.post(`/api/children/${own.child}/home`).expect(201)).body;
+  agent.set('authorization', `Bearer ${token}`);
   own.person = (await agent.get('/api/people').expect(200)).body.find((one: { role: string }) => one.role === 'assistant').id;
 });
 afterAll(() => club.close());
@@ -71,6 +75,16 @@ const writes: readonly Write[] = [
   { name: 'change a person', method: 'patch', path: () => `/api/people/${own.person}` },
   { name: 'take a grade back', method: 'post', path: () => `/api/children/${own.child}/grades/${randomUUID()}/take-back` },
   { name: 'say where one is', method: 'put', path: () => `/api/classes/${own.class}/presence` },
+  { name: 'plan a grading day', method: 'post', path: () => '/api/gradings' },
+  { name: 'change a grading day', method: 'patch', path: () => `/api/gradings/${own.grading}` },
+  { name: 'enter a child', method: 'put', path: () => `/api/gradings/${own.grading}/children/${own.child}` },
+  { name: 'mark on a grading day', method: 'put', path: () => `/api/gradings/${own.grading}/marks/${randomUUID()}` },
+  { name: 'close a grading day', method: 'post', path: () => `/api/gradings/${own.grading}/close` },
+  { name: 'open a grading day again', method: 'post', path: () => `/api/gradings/${own.grading}/reopen` },
+  { name: 'note practice', method: 'put', path: () => `/api/home/practice/${randomUUID()}` },
+  { name: 'tell an absence', method: 'put', path: () => '/api/home/absence' },
+  { name: 'tell what is at home', method: 'put', path: () => '/api/home/household' },
+  { name: 'allow something', method: 'post', path: () => '/api/home/consents' },
 ];
 
 const bodyOf = ({ name }: Write): Json => bodies(own).find((one) => one.name === name)?.body ?? null;

@@ -121,6 +121,60 @@ const routes: Readonly<Record<string, 'no ids' | 'public' | readonly Foreign[]>>
     { method: 'get', path: () => `/api/groups/${theirs.group}/certificates?since=2020-01-01`, status: 404 },
   ],
   'GET /api/classes/{id}/certificates': [{ method: 'get', path: () => `/api/classes/${theirs.class}/certificates`, status: 404 }],
+  'GET /api/gradings': 'no ids',
+  'POST /api/gradings': 'no ids',
+  'GET /api/gradings/{id}': [{ method: 'get', path: () => `/api/gradings/${theirs.grading}`, status: 404 }],
+  'PATCH /api/gradings/{id}': [
+    { method: 'patch', path: () => `/api/gradings/${theirs.grading}`, body: () => ({ warmUpMinutes: 5 }), status: 404 },
+  ],
+  'DELETE /api/gradings/{id}': [{ method: 'delete', path: () => `/api/gradings/${theirs.grading}`, status: 404 }],
+  'PUT /api/gradings/{id}/children/{childId}': [
+    { method: 'put', path: () => `/api/gradings/${theirs.grading}/children/${theirs.child}`, body: () => ({ size: '' }), status: 404 },
+    { method: 'put', path: () => `/api/gradings/${own.grading}/children/${theirs.child}`, body: () => ({ size: '' }), status: 404 },
+  ],
+  'DELETE /api/gradings/{id}/children/{childId}': [
+    { method: 'delete', path: () => `/api/gradings/${theirs.grading}/children/${theirs.child}`, status: 404 },
+  ],
+  'POST /api/gradings/{id}/timetable': [{ method: 'post', path: () => `/api/gradings/${theirs.grading}/timetable`, status: 404 }],
+  'PUT /api/gradings/{id}/marks/{markId}': [
+    {
+      method: 'put',
+      path: () => `/api/gradings/${theirs.grading}/marks/${randomUUID()}`,
+      body: () => ({
+        childId: theirs.child,
+        requirementId: randomUUID(),
+        side: 'none',
+        mark: 'alone',
+        measure: {},
+        faults: [],
+        isSettled: false,
+      }),
+      status: 404,
+    },
+  ],
+  'POST /api/gradings/{id}/close': [
+    { method: 'post', path: () => `/api/gradings/${theirs.grading}/close`, body: () => ({ decisions: [] }), status: 404 },
+  ],
+  'POST /api/gradings/{id}/reopen': [
+    { method: 'post', path: () => `/api/gradings/${theirs.grading}/reopen`, body: () => ({ reason: 'x' }), status: 404 },
+  ],
+  'GET /api/gradings/{id}/sheets': [{ method: 'get', path: () => `/api/gradings/${theirs.grading}/sheets`, status: 404 }],
+  'GET /api/gradings/{id}/order': [{ method: 'get', path: () => `/api/gradings/${theirs.grading}/order`, status: 404 }],
+  'GET /api/gradings/{id}/certificates': [{ method: 'get', path: () => `/api/gradings/${theirs.grading}/certificates`, status: 404 }],
+  'GET /api/children/{id}/home': [{ method: 'get', path: () => `/api/children/${theirs.child}/home`, status: 404 }],
+  'POST /api/children/{id}/home': [{ method: 'post', path: () => `/api/children/${theirs.child}/home`, status: 404 }],
+  'DELETE /api/children/{id}/home': [{ method: 'delete', path: () => `/api/children/${theirs.child}/home`, status: 404 }],
+  'POST /api/children/{id}/consents': [
+    { method: 'post', path: () => `/api/children/${theirs.child}/consents`, body: () => ({ kind: 'clips', isGiven: true }), status: 404 },
+  ],
+  // the link of a family is all it has: what it leads to is asked in home.test.ts
+  'GET /api/home': 'public',
+  'PUT /api/home/practice/{id}': 'public',
+  'DELETE /api/home/practice/{id}': 'public',
+  'PUT /api/home/absence': 'public',
+  'PUT /api/home/household': 'public',
+  'POST /api/home/consents': 'public',
+  'GET /api/home/certificates/{gradeId}': 'public',
   'GET /api/holidays': 'no ids',
   'POST /api/holidays': 'no ids',
   'DELETE /api/holidays/{id}': [{ method: 'delete', path: () => `/api/holidays/${theirs.holiday}`, status: 404 }],
@@ -306,9 +360,10 @@ const routes: Readonly<Record<string, 'no ids' | 'public' | readonly Foreign[]>>
   ],
 };
 
-const own = { child: '', class: '' };
+const own = { child: '', class: '', grading: '' };
 beforeAll(async () => {
   own.child = (await agent.get('/api/children').expect(200)).body[0].id;
+  own.grading = (await agent.get('/api/gradings').expect(200)).body[0].id;
   own.class = (await agent.get('/api/coming-classes').expect(200)).body[0].class.id;
 });
 
@@ -341,7 +396,18 @@ describe('another club', () => {
   });
 
   it('does not appear in any list', async () => {
-    for (const path of ['children', 'groups', 'people', 'coming-classes', 'today', 'syllabuses', 'weeks/2026-12-21', 'holidays', 'boards'])
+    for (const path of [
+      'children',
+      'groups',
+      'people',
+      'coming-classes',
+      'today',
+      'syllabuses',
+      'weeks/2026-12-21',
+      'holidays',
+      'boards',
+      'gradings',
+    ])
       expect(JSON.stringify((await agent.get(`/api/${path}`).expect(200)).body)).not.toMatch(/Other|somebody@other/);
   });
 });
@@ -367,6 +433,12 @@ async function fingerprint(): Promise<unknown> {
     'grade_award',
     'plan_template',
     'holiday',
+    'grading_day',
+    'grading_entry',
+    'grading_mark',
+    'home_link',
+    'practice',
+    'consent',
     'ladder_pin',
     'syllabus',
     'import',

@@ -39,6 +39,24 @@ function urlOf(database: string): string {
   return url.href;
 }
 
+/** PostgreSQL's "insufficient privilege", which FORCE meets while the server's own vacuum looks through the database; it is done in a moment. */
+const isVacuumed = (error: unknown): boolean => error instanceof pg.DatabaseError && error.code === '42501';
+
+/** Takes a database away; one that the server is just tidying is asked again for up to ten seconds. */
+async function dropped(database: string): Promise<void> {
+  for (let left = 100; ; left -= 1) {
+    try {
+      await onServer((client) => client.query(`DROP DATABASE ${database} WITH (FORCE)`));
+      return;
+    } catch (error) {
+      if (!isVacuumed(error) || left === 0) throw error;
+      await new Promise((resolve) => {
+        setTimeout(resolve, 100);
+      });
+    }
+  }
+}
+
 /** @param settings `demo` for a copy of the demo club, `empty` for a database without a club. */
 export async function testApp({ filled }: { readonly filled: 'demo' | 'empty' }): Promise<TestApp> {
   const database = `t_${randomUUID().replaceAll('-', '')}`;
@@ -62,7 +80,7 @@ export async function testApp({ filled }: { readonly filled: 'demo' | 'empty' })
     },
     close: async () => {
       await app.close();
-      await onServer((client) => client.query(`DROP DATABASE ${database} WITH (FORCE)`));
+      await dropped(database);
     },
   };
 }
@@ -95,7 +113,8 @@ export async function otherClub(
       | 'planImport'
       | 'invitation'
       | 'template'
-      | 'holiday',
+      | 'holiday'
+      | 'grading',
       string
     >
   >
@@ -164,8 +183,13 @@ export async function otherClub(
     `INSERT INTO holiday (club_id, name, from_day, to_day) VALUES ($1, 'Other', '2026-12-20', '2027-01-02') RETURNING id`,
     [club],
   );
+  const grading = await one(
+    `INSERT INTO grading_day (club_id, programme_id, day, starts_at, examiner_ids) VALUES ($1, $2, '2026-12-20', '10:00', ARRAY[$3]::uuid[]) RETURNING id`,
+    [club, programme, person],
+  );
   return {
     club,
+    grading,
     holiday,
     planImport,
     invitation,

@@ -10,7 +10,7 @@ const mostDays = 4;
 
 /** What is asked to open a class, teach it and mark it. */
 export const readsOfAClass =
-  /^\/api\/(?:session|today|library|syllabuses|plan-templates|classes\/[\w-]+(?:\/taught)?|groups\/[\w-]+\/board)$/;
+  /^\/api\/(?:session|today|library|syllabuses|plan-templates|gradings\/[\w-]+|classes\/[\w-]+(?:\/taught)?|groups\/[\w-]+\/board)$/;
 
 /** The answer of the server; where there is none, the one before. Nothing is kept of who is not signed in any more. */
 export async function freshOrKept(request: Request): Promise<Response> {

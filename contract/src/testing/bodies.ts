@@ -32,6 +32,7 @@ import {
   TakeBackGradeRequest,
 } from '../index.js';
 import { bodiesInAClass, type BodyOf, type Ids } from './bodies-in-a-class.js';
+import { bodiesOfAGrading } from './bodies-of-a-grading.js';
 
 const household = {
   surface: 'carpet',
@@ -271,5 +272,6 @@ export function bodies(ids: Ids): readonly BodyOf[] {
     { name: 'change a person', of: ChangePersonRequest, body: { role: 'assistant', isPutAway: false } },
     { name: 'take a grade back', of: TakeBackGradeRequest, body: { reason: 'given to the wrong child' } },
     ...bodiesInAClass(ids),
+    ...bodiesOfAGrading(ids, household),
   ];
 }

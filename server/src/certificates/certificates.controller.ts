@@ -35,6 +35,13 @@ export class CertificatesController {
     return asFile(await this.certificates.ofGroup(clubId, id, since));
   }
 
+  /** The certificates of all grades that were given on a grading day. */
+  @ForRoles('owner', 'instructor')
+  @Get('gradings/:id/certificates')
+  async ofGrading(@AskedBy() { clubId }: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<StreamableFile> {
+    return asFile(await this.certificates.ofGrading(clubId, id));
+  }
+
   /** A certificate for everybody who was in a class. */
   @ForRoles('owner', 'instructor')
   @Get('classes/:id/certificates')

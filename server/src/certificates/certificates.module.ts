@@ -4,5 +4,10 @@ import { CertificatesController } from './certificates.controller.js';
 import { CertificatesService } from './certificates.service.js';
 
 /** Certificates on paper. */
-@Module({ imports: [LibraryModule], controllers: [CertificatesController], providers: [CertificatesService] })
+@Module({
+  imports: [LibraryModule],
+  controllers: [CertificatesController],
+  providers: [CertificatesService],
+  exports: [CertificatesService],
+})
 export class CertificatesModule {}

@@ -81,6 +81,19 @@ export class CertificatesService {
     return this.print(await this.certificates(clubId, awards), fileName('certificates', group.name, since));
   }
 
+  async ofGrading(clubId: string, gradingId: string): Promise<Paper> {
+    const awards = await rows<AwardRow>(
+      this.source,
+      `${selectAwards} AND EXISTS (SELECT 1 FROM grading_entry e WHERE e.club_id = $1 AND e.grading_id = $2 AND e.decision = 'granted'
+         AND e.child_id = a.child_id AND e.grade_id = a.grade_id)
+       ORDER BY g.position, c.given_name COLLATE "und-x-icu", c.family_initial LIMIT ${String(mostAtOnce)}`,
+      [clubId, gradingId],
+    );
+    const [first] = awards;
+    if (!first) throw notFound('grade that was given on this day');
+    return this.print(await this.certificates(clubId, awards), fileName('certificates', first.awarded_on));
+  }
+
   /** For everybody who was there. */
   async ofClass(clubId: string, classId: string): Promise<Paper> {
     const there = await rows<

@@ -2,14 +2,14 @@ import type { AwardGradeRequest, ChildLadder, ChildPageResponse } from '@leiter/
 import { accepted, gradeAbove, refused, verdictOn, type Result } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource, type EntityManager } from 'typeorm';
+import { DataSource } from 'typeorm';
 import { ClubService } from '../club/club.service.js';
 import { notFound } from '../http/problem.js';
 import type { Asker } from '../people/asker.js';
 import { StaffService } from '../staff/staff.service.js';
 import { SyllabusService, coreSyllabus } from '../syllabus/syllabus.service.js';
 import { ChildrenService } from './children.service.js';
-import { insertAward } from './grade-award.js';
+import { climbNewest, insertAward } from './grade-award.js';
 
 export interface TakeBackRefusal {
   readonly kind: 'not-the-last-grade';
@@ -85,7 +85,6 @@ export class GradesService {
       await insertAward(manager, asker, { childId: child.id, gradeId: grade.id, awardedOn: grade.day });
       if (grade.reason !== null)
         await this.staff.log(manager, asker, [child.id], { kind: 'grade-given', detail: { grade: grade.name, reason: grade.reason } });
-      // the grade it began is finished: from here on it climbs the newest ladder
       await climbNewest(manager, asker.clubId, child.id, ladder.programme);
     });
   }
@@ -113,11 +112,4 @@ export class GradesService {
     await climbNewest(this.source.manager, clubId, id, programme);
     return this.children.page(asker, id);
   }
-}
-
-function climbNewest(manager: EntityManager, clubId: string, childId: string, programme: string): Promise<unknown> {
-  return manager.query(
-    `DELETE FROM ladder_pin i USING programme p WHERE p.id = i.programme_id AND i.club_id = $1 AND i.child_id = $2 AND p.slug = $3`,
-    [clubId, childId, programme],
-  );
 }

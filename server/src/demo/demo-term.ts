@@ -11,6 +11,7 @@ import { shippedLibrary } from '../library/shipped-content.js';
 import { PersonEntity } from '../people/person.entity.js';
 import { ProgrammeEntity } from '../syllabus/programme.entity.js';
 import { Chance } from './chance.js';
+import { storeGrading, type DemoCandidate } from './demo-grading.js';
 import { demoTimes } from './demo-times.js';
 import { demoLists, type DemoChild } from './demo-lists.js';
 import { demoMarks, type AttendedClass, type DemoMark } from './demo-marks.js';
@@ -20,6 +21,8 @@ import { DemoPlanner } from './demo-planner.js';
 const seed = 20_417;
 const weeksTaught = 10;
 const weeksToCome = 4;
+/** Which programme has a grading day in three weeks. */
+const gradedProgramme = 'gymnastics';
 /** Whose next class is planned; the others are still to be. */
 const plannedGroups: ReadonlySet<string> = new Set(['Puffins', 'Tide Pool', 'Lanterns']);
 /** Of whom a family told something of its child’s health. */
@@ -56,18 +59,30 @@ export class DemoTerm {
   async store(): Promise<void> {
     const groups = await this.storeGroups();
     const children = await this.storeChildren(groups);
+    const graded: DemoCandidate[] = [];
     for (const group of groups) {
       const own = children.filter(({ written }) => written.group === group.name);
       const sessions = await this.storeSessions(group);
       const attended = new Map<string, AttendedClass[]>(own.map(({ entity }) => [entity.id, []]));
       const taught = sessions.filter(({ taughtAt }) => taughtAt !== null);
       for (const [week, session] of taught.entries()) await this.teach(group, session, week, own, attended);
-      await this.storeMarks(group, own, attended);
+      const candidates = await this.storeMarks(group, own, attended);
+      if (group.programme === gradedProgramme) graded.push(...candidates);
       const next = sessions.find(({ day }) => day >= this.today);
       if (next && plannedGroups.has(group.name)) await this.planNext(group, next, own);
     }
     await this.storeHealthNote(children);
     await this.storeHoliday();
+    const people = await this.manager.findBy(PersonEntity, { clubId: this.clubId });
+    const examiners = people.filter(
+      ({ role, id }) => role === 'owner' || groups.some((one) => one.instructorId === id && one.programme === gradedProgramme),
+    );
+    await storeGrading(
+      this.manager,
+      this.clubId,
+      { programme: gradedProgramme, today: this.today, examinerIds: examiners.map(({ id }) => id) },
+      graded,
+    );
   }
 
   private async storeGroups(): Promise<readonly DemoGroup[]> {
@@ -281,9 +296,9 @@ export class DemoTerm {
     group: DemoGroup,
     children: readonly PlacedChild[],
     attended: ReadonlyMap<string, readonly AttendedClass[]>,
-  ): Promise<void> {
+  ): Promise<readonly DemoCandidate[]> {
     const ladder = this.ladders.find(({ programme }) => programme === group.programme);
-    if (!ladder) return;
+    if (!ladder) return [];
     const marks = children.flatMap(({ written, entity }) => {
       const next = this.planner.nextGrade(ladder, written);
       const { leadSide, course } = written;
@@ -292,6 +307,20 @@ export class DemoTerm {
         : [];
     });
     for (const [nth, mark] of marks.entries()) await this.storeMark(mark, nth, group.instructorId);
+    return children.flatMap(({ written, entity }): readonly DemoCandidate[] => {
+      const grade = this.planner.nextGrade(ladder, written);
+      if (!grade || written.stopsAfterWeek !== undefined) return [];
+      const observations = marks.flatMap((mark) =>
+        mark.childId === entity.id ? [{ ...mark, recordedAt: `${mark.seenOn}T18:00:00Z` }] : [],
+      );
+      const onLadder = {
+        birthDate: entity.birthDate,
+        leadSide: entity.leadSide,
+        inGradeSince: written.joinsInWeek === undefined ? addDays(this.today, -7 * 13) : this.weekStart(written.joinsInWeek),
+        classesSince: attended.get(entity.id)?.length ?? 0,
+      };
+      return [{ childId: entity.id, ageYears: written.ageYears, grade, observations, onLadder }];
+    });
   }
 
   private async storeMark(mark: DemoMark, nth: number, recordedBy: string | null): Promise<void> {

@@ -4,7 +4,13 @@ import { answerProblem } from './answer-problem.js';
 import { rawFaultIn, rawFaultWords, type RawFault } from './raw-json.js';
 
 /** Routes that read a body from who is not signed in: all are small. */
-const open: readonly RegExp[] = [/^\/session$/, /^\/club$/, /^\/invitations\/[\w-]{1,100}$/, /^\/remote(\/presses)?$/];
+const open: readonly RegExp[] = [
+  /^\/session$/,
+  /^\/club$/,
+  /^\/invitations\/[\w-]{1,100}$/,
+  /^\/remote(\/presses)?$/,
+  /^\/home\/(absence|household|consents|practice\/[\w-]{1,100})$/,
+];
 
 /** How large a body may be, by route; the first that fits counts. A library is handed on unread: a worker reads it. */
 const limits: readonly { readonly path: RegExp; readonly limit: string; readonly asText?: true }[] = [

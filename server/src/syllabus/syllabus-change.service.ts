@@ -207,7 +207,8 @@ async function refusalOfUndo(manager: EntityManager, { programmeId, syllabusId, 
     manager,
     `SELECT p.slug,
        EXISTS (SELECT 1 FROM syllabus s WHERE s.programme_id = p.id AND s.version > (SELECT version FROM syllabus WHERE id = $2)) AS newer,
-       EXISTS (SELECT 1 FROM grade_award a JOIN grade g ON g.id = a.grade_id WHERE g.syllabus_id = $2) AS used,
+       EXISTS (SELECT 1 FROM grade_award a JOIN grade g ON g.id = a.grade_id WHERE g.syllabus_id = $2)
+         OR EXISTS (SELECT 1 FROM grading_entry e JOIN grade g ON g.id = e.grade_id WHERE g.syllabus_id = $2) AS used,
        EXISTS (SELECT 1 FROM teaching_group t WHERE t.programme_id = p.id) AS groups
      FROM programme p WHERE p.id = $1`,
     [programmeId, syllabusId],

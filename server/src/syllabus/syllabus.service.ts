@@ -33,12 +33,14 @@ export interface Climbed {
   readonly ladderOf: (childId: string) => SyllabusResponse;
 }
 
-/** One row per requirement of the newest version of each ladder, and of those that are still climbed where `$3` asks for them. */
-const selectLadders = `
+const ladderColumns = `
   SELECT p.slug AS programme, p.name AS programme_name, p.stretching_school, p.starts_as, s.id AS syllabus_id, s.version,
          g.id AS grade_id, g.slug, g.name, g.least_weeks_in_grade, g.least_classes, g.least_age_years, g.is_put_away,
          r.id AS requirement_id, r.movement_slug, r.stage, r.criterion, r.is_put_away AS is_requirement_put_away
-  FROM programme p
+  FROM programme p`;
+
+/** One row per requirement of the newest version of each ladder, and of those that are still climbed where `$3` asks for them. */
+const selectLadders = `${ladderColumns}
   LEFT JOIN syllabus s ON s.programme_id = p.id AND (
     s.version = (SELECT max(version) FROM syllabus WHERE programme_id = p.id)
     OR ($3 AND s.id IN (SELECT syllabus_id FROM ladder_pin WHERE programme_id = p.id)))
@@ -79,6 +81,17 @@ export class SyllabusService {
     const byId = new Map(ladders.map(({ id, ladder }) => [id, ladder]));
     const byChild = new Map(pins.map((pin) => [pin.child_id, byId.get(pin.syllabus_id)]));
     return { newest, ladderOf: (childId) => byChild.get(childId) ?? newest };
+  }
+
+  /** Grades of whatever version, by their ids. */
+  async gradesById(clubId: string, ids: readonly string[]): Promise<ReadonlyMap<string, GradeResponse>> {
+    const found = await rows<LadderRow>(
+      this.source,
+      `${ladderColumns} JOIN syllabus s ON s.programme_id = p.id JOIN grade g ON g.syllabus_id = s.id LEFT JOIN requirement r ON r.grade_id = g.id
+       WHERE p.club_id = $1 AND g.id = ANY($2) ORDER BY s.version DESC, g.position, r.position`,
+      [clubId, ids],
+    );
+    return new Map(laddersOf(found).flatMap(({ ladder }) => ladder.grades.map((grade) => [grade.id, grade] as const)));
   }
 
   programmeBySlug(clubId: string, slug: string): Promise<ProgrammeEntity | null> {

@@ -39,6 +39,7 @@ export class TidyService implements OnApplicationBootstrap, OnApplicationShutdow
       await manager.query(`DELETE FROM event WHERE at < now() - interval '2 hours'`);
       await manager.query(`DELETE FROM presence WHERE seen_at < now() - interval '10 minutes'`);
       await manager.query(`DELETE FROM sign_in_try WHERE at < now() - interval '10 minutes'`);
+      await manager.query(`DELETE FROM home_try WHERE at < now() - interval '1 hour'`);
       await manager.query(`DELETE FROM invitation WHERE ends_at < now() - interval '30 days'`);
       await manager.query(`DELETE FROM stage WHERE told_at < now() - interval '12 hours'`);
       await manager.query(`DELETE FROM remote_link WHERE made_at < now() - interval '12 hours'`);

@@ -1,5 +1,5 @@
 import type { FieldProblem } from '@leiter/contract';
-import type { LibraryFault, LibraryIntake, Result } from '@leiter/core';
+import type { Hall, LibraryFault, LibraryIntake, Party, Result, Timetable } from '@leiter/core';
 
 /** What the worker is asked, by task. */
 export interface Tasks {
@@ -7,6 +7,8 @@ export interface Tasks {
   readonly readLibraryFile: { readonly text: string; readonly current: readonly string[] };
   /** Sets a document of pdfmake. */
   readonly setPaper: { readonly document: object };
+  /** Looks for the shortest timetable of a grading day, for so long. */
+  readonly findTimetable: { readonly parties: readonly Party[]; readonly hall: Hall; readonly milliseconds: number };
 }
 
 export type LibraryFileFault =
@@ -18,4 +20,11 @@ export type LibraryFileFault =
 export interface Answers {
   readonly readLibraryFile: Result<LibraryIntake, LibraryFileFault>;
   readonly setPaper: Uint8Array;
+  readonly findTimetable: {
+    readonly timetable: Timetable;
+    /** In slots: no timetable at all is over earlier. */
+    readonly noneBefore: number;
+    /** True where it was shown that none without waiting is over earlier. */
+    readonly isBest: boolean;
+  };
 }

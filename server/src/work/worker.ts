@@ -66,3 +66,5 @@ pdfmake.setLocalAccessPolicy((path) => path.includes('@expo-google-fonts'));
 export async function setPaper({ document }: Tasks['setPaper']): Promise<Answers['setPaper']> {
   return pdfmake.createPdf(document).getBuffer();
 }
+
+export { findTimetable } from './find-timetable.js';

@@ -45,6 +45,10 @@ export function showLiveEvent(event: LiveEvent): void {
       refreshSoon(['syllabuses']);
       refreshSoon(['board']);
       return;
+    case 'grading':
+      refreshSoon(['grading', event.gradingId]);
+      refreshSoon(['gradings']);
+      return;
     case 'presence':
     case 'press':
       return;

@@ -33,7 +33,7 @@ const places: readonly { readonly to: string; readonly label: string; readonly s
 /** What stands under a place in the address, though it has an address of its own. */
 const under: readonly { readonly to: string; readonly path: RegExp }[] = [
   { to: '/week', path: /^\/classes\// },
-  { to: '/children', path: /^\/groups\// },
+  { to: '/children', path: /^\/(?:groups|gradings)(?:\/|$)/ },
   { to: '/club', path: /^\/reports/ },
 ];
 

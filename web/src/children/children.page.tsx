@@ -12,6 +12,7 @@ import { useMay } from '../queries/may';
 import { useBoards } from '../queries/record.queries';
 import { useSession } from '../queries/session.queries';
 import { useSyllabuses } from '../queries/syllabus.queries';
+import { ButtonLink } from '../shared/button-link';
 import { ChoiceBar } from '../shared/choice-bar';
 import { ExportMenu } from '../shared/export-menu';
 import { Loaded, Message, Page, Panel } from '../shared/page';
@@ -60,6 +61,9 @@ function ChildrenPage() {
       actions={
         may.change && (
           <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+            <ButtonLink to="/gradings">
+              <Trans>Grading days</Trans>
+            </ButtonLink>
             <ExportMenu files={[{ label: t`All children as a spreadsheet`, href: '/api/children/table', name: 'children.csv' }]} />
             <Button
               variant="outlined"

@@ -1,10 +1,10 @@
-import type { AttendanceRequest, ChangeClassRequest, ItemTimesRequest } from '@leiter/contract';
+import type { AttendanceRequest, ChangeClassRequest, GradingMarkRequest, ItemTimesRequest } from '@leiter/contract';
 import Dexie, { type Table } from 'dexie';
 import { create } from 'zustand';
 import { api, ApiError } from '../shared/api';
 import { useConnection } from '../shared/connection';
 
-/** What is to be stored of a class. Sent again it is stored once: each says how it is, not what to add. */
+/** What is to be stored of a class, or of a grading day. Sent again it is stored once: each says how it is, not what to add. */
 export type ClassWrite =
   | { readonly kind: 'class'; readonly classId: string; readonly request: Pick<ChangeClassRequest, keyof ChangeClassRequest> }
   | { readonly kind: 'item-times'; readonly classId: string; readonly request: Pick<ItemTimesRequest, keyof ItemTimesRequest> }
@@ -13,6 +13,12 @@ export type ClassWrite =
       readonly classId: string;
       readonly childId: string;
       readonly status: AttendanceRequest['status'] | null;
+    }
+  | {
+      readonly kind: 'grading-mark';
+      readonly gradingId: string;
+      readonly markId: string;
+      readonly request: Pick<GradingMarkRequest, keyof GradingMarkRequest>;
     };
 
 interface Waiting {
@@ -114,16 +120,17 @@ async function sendAll(): Promise<void> {
 }
 
 function send(write: ClassWrite): Promise<unknown> {
-  const path = `classes/${write.classId}`;
   switch (write.kind) {
     case 'class':
-      return api('PATCH', path, write.request);
+      return api('PATCH', `classes/${write.classId}`, write.request);
     case 'item-times':
-      return api('PUT', `${path}/item-times`, write.request);
+      return api('PUT', `classes/${write.classId}/item-times`, write.request);
     case 'attendance':
       return write.status === null
-        ? api('DELETE', `${path}/attendance/${write.childId}`)
-        : api('PUT', `${path}/attendance/${write.childId}`, { status: write.status });
+        ? api('DELETE', `classes/${write.classId}/attendance/${write.childId}`)
+        : api('PUT', `classes/${write.classId}/attendance/${write.childId}`, { status: write.status });
+    case 'grading-mark':
+      return api('PUT', `gradings/${write.gradingId}/marks/${write.markId}`, write.request);
   }
 }
 

@@ -132,15 +132,15 @@ export function storeItemTimes(classId: string, times: readonly ItemTime[], visi
 }
 
 /** What was stored of a class, or refused, is read anew by the pages that show it. */
-export function noteSettledWrite({ kind, classId }: ClassWrite): void {
-  if (kind === 'class') void queryClient.invalidateQueries();
-  else refreshSoon(classKey(classId));
+export function noteSettledWrite(write: ClassWrite): void {
+  if (write.kind === 'class') void queryClient.invalidateQueries();
+  else refreshSoon(write.kind === 'grading-mark' ? ['grading', write.gradingId] : classKey(write.classId));
 }
 
 /** A class as it will be once all has arrived that waits here. */
 function withWaiting(page: ClassPageResponse): ClassPageResponse {
   return useClassOutbox.getState().waiting.reduce((current, write) => {
-    if (write.classId !== page.class.id) return current;
+    if (write.kind === 'grading-mark' || write.classId !== page.class.id) return current;
     if (write.kind === 'attendance') return withAttendance(current, write.childId, write.status);
     if (write.kind === 'item-times') return current;
     const { teaching, at = null, note } = write.request;

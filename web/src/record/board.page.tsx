@@ -12,6 +12,7 @@ import { useGroupBoard } from '../queries/record.queries';
 import { useSession } from '../queries/session.queries';
 import { useProgrammeName } from '../queries/syllabus.queries';
 import { criterionText } from '../shared/criterion-text';
+import { ButtonLink } from '../shared/button-link';
 import { forecastShort, forecastWords } from '../shared/forecast-words';
 import { Loaded, Message, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
@@ -45,14 +46,19 @@ function BoardPage() {
           {...(may.change && data.rows.length > 0
             ? {
                 actions: (
-                  <Button
-                    variant="outlined"
-                    onClick={() => {
-                      setPrinting(true);
-                    }}
-                  >
-                    <Trans>Certificates</Trans>
-                  </Button>
+                  <>
+                    <ButtonLink to="/gradings">
+                      <Trans>Grading days</Trans>
+                    </ButtonLink>
+                    <Button
+                      variant="outlined"
+                      onClick={() => {
+                        setPrinting(true);
+                      }}
+                    >
+                      <Trans>Certificates</Trans>
+                    </Button>
+                  </>
                 ),
               }
             : {})}

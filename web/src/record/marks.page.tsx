@@ -15,7 +15,7 @@ import { KeysHelp } from '../shared/keys-help';
 import { Loaded, Message, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
 import { dayText } from '../shared/words';
-import { CellInspector } from './parts/cell-inspector';
+import { CellInspector } from '../marking/cell-inspector';
 import { MarkTable } from './parts/mark-table';
 import { MarksByThumb } from './parts/marks-by-thumb';
 import { RefusedMarks } from './parts/refused-marks';

@@ -12,6 +12,7 @@ import { logWords } from '../shared/log-words';
 import { Loaded, Message, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
 import { dateText, dayText, daysAway } from '../shared/words';
+import { GradingAhead } from './parts/grading-ahead';
 import { NextClass } from './parts/next-class';
 import { WeekAhead } from './parts/week-ahead';
 import { useToday } from './today.queries';
@@ -41,6 +42,7 @@ function TodayPage() {
                 <Notices notices={data.notices} />
               </Panel>
               <Panel label={t`Children to look at`} width={380}>
+                <GradingAhead today={day} />
                 <Close close={data.close} />
                 <NotSeenLately rows={data.next.board} groupName={data.next.coming.group.name} today={day} />
               </Panel>

@@ -17,6 +17,7 @@ import { AskForHome } from '../wall/ask-for-home';
 import { householdRows } from './household-text';
 import { ChildLog } from './child-log';
 import { Contacts } from './contacts';
+import { FamilyPage } from './family-page';
 import { EraseDialog } from './erase-dialog';
 import { HealthNotes } from './health-notes';
 import { detailOf } from './requirement-line';
@@ -29,6 +30,7 @@ export function AboutChild({ page, library, role }: { readonly page: ChildPageRe
   return (
     <>
       <HealthNotes childId={child.id} health={page.health} />
+      {page.contacts !== null && !child.archived && <FamilyPage childId={child.id} library={library} mayChange={role !== 'assistant'} />}
       <Typography variant="h2" sx={{ mb: 0.5 }}>
         <Trans>At home</Trans>
       </Typography>

@@ -15,12 +15,12 @@ import { useSyllabuses } from '../../queries/syllabus.queries';
 import { ChoiceBar } from '../../shared/choice-bar';
 import { FormDialog } from '../../shared/form-dialog';
 import { FormField } from '../../shared/form-field';
+import { adultPlaceWords } from '../../shared/household-words';
 import { onlyChanged } from '../../shared/only-changed';
 import { palette } from '../../shared/palette';
 import { useServerForm } from '../../shared/server-form';
 import { surfaceWords } from '../../shared/words';
 import { addChild, changeChild } from '../../queries/children.queries';
-import { adultWords } from './household-text';
 
 interface Values {
   readonly givenName: string;
@@ -230,7 +230,7 @@ function Home({ control }: { readonly control: Control<Values> }) {
         ))}
       </FormField>
       <FormField control={control} name="household.adult" label={t`Adult`} select>
-        {Object.entries(adultWords).map(([value, words]) => (
+        {Object.entries(adultPlaceWords).map(([value, words]) => (
           <MenuItem key={value} value={value}>
             {words}
           </MenuItem>

@@ -1,12 +1,7 @@
 import { t } from '@lingui/core/macro';
-import type { AdultPlace, Household } from '@leiter/contract';
+import type { Household } from '@leiter/contract';
+import { adultPlaceWords } from '../../shared/household-words';
 import { surfaceWords } from '../../shared/words';
-
-export const adultWords: Readonly<Record<AdultPlace, string>> = {
-  'in-the-room': t`in the room`,
-  'in-the-next-room': t`in the next room`,
-  'not-at-hand': t`not at hand`,
-};
 
 /** What a child has at home, as rows of a list. */
 export function householdRows(household: Household): readonly (readonly [string, string])[] {
@@ -15,7 +10,7 @@ export function householdRows(household: Household): readonly (readonly [string,
     [t`Floor`, surfaceWords[surface]],
     [t`Clear space`, `${clearLengthM.toFixed(1)} × ${clearWidthM.toFixed(1)} m`],
     [t`Things`, things.join(', ') || 'none'],
-    [t`Adult`, adultWords[adult]],
+    [t`Adult`, adultPlaceWords[adult]],
     [t`Partner`, partner ? t`yes` : t`no`],
     [t`Quiet`, quietHours ? `${quietHours.from}–${quietHours.to}` : t`any time`],
   ];

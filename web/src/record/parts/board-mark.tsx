@@ -16,7 +16,7 @@ import { ChoiceBar } from '../../shared/choice-bar';
 import { palette } from '../../shared/palette';
 import { offerUndo } from '../../shared/undo-bar';
 import { dayText, markWords } from '../../shared/words';
-import { CellInspector } from './cell-inspector';
+import { CellInspector } from '../../marking/cell-inspector';
 import { changedMark, requestFor, withdrawalFor, type GivenMark, type MarkCell, type MarkChange } from '../../marking/mark-grid';
 import { MarkGlyph } from '../../marking/mark-glyph';
 

@@ -11,7 +11,7 @@ import { palette } from '../../shared/palette';
 import { Rungs } from '../../shared/rungs';
 import { markWords } from '../../shared/words';
 import { AttendanceChoice } from '../../marking/attendance-choice';
-import { CellInspector } from './cell-inspector';
+import { CellInspector } from '../../marking/cell-inspector';
 import type { MarkCell, MarkColumn } from '../../marking/mark-grid';
 import { detailOf } from './mark-table';
 import type { MarkSheet } from '../../marking/use-mark-sheet';

@@ -7,13 +7,13 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { helps, marks, measuredAs, type Criterion, type Measure } from '@leiter/core';
 import { useEffect, useRef } from 'react';
-import { palette } from '../../shared/palette';
-import { TextButton } from '../../shared/text-button';
-import { useTyped } from '../../shared/use-typed';
-import { criterionText } from '../../shared/criterion-text';
-import { helpWords } from '../../shared/words';
-import type { MarkCell, MarkChange } from '../../marking/mark-grid';
-import { MarkGlyph } from '../../marking/mark-glyph';
+import { palette } from '../shared/palette';
+import { TextButton } from '../shared/text-button';
+import { useTyped } from '../shared/use-typed';
+import { criterionText } from '../shared/criterion-text';
+import { helpWords } from '../shared/words';
+import type { MarkCell, MarkChange } from './mark-grid';
+import { MarkGlyph } from './mark-glyph';
 
 /** The cell that is chosen: what to look for, what is asked, and all that can be marked, by mouse. */
 export function CellInspector({
@@ -26,7 +26,8 @@ export function CellInspector({
   readonly cell: MarkCell;
   readonly childName: string;
   readonly onChange: (change: MarkChange) => void;
-  readonly onTakeBack: () => void;
+  /** Left out where a mark is not taken back but given again. */
+  readonly onTakeBack?: () => void;
   /** What was measured is written: keys go on with the cell. */
   readonly onMeasured?: () => void;
 }) {
@@ -65,7 +66,7 @@ export function CellInspector({
           </Button>
         ))}
       </Box>
-      {mark && (
+      {mark && onTakeBack && (
         <Box sx={{ mt: -0.75, mb: 1 }}>
           <TextButton label={t`Take the mark back`} onClick={onTakeBack} />
         </Box>

@@ -1,0 +1,20 @@
+import { Module } from '@nestjs/common';
+import { CertificatesModule } from '../certificates/certificates.module.js';
+import { ClassesModule } from '../classes/classes.module.js';
+import { ClubModule } from '../club/club.module.js';
+import { LibraryModule } from '../library/library.module.js';
+import { RecordModule } from '../record/record.module.js';
+import { SyllabusModule } from '../syllabus/syllabus.module.js';
+import { FromHomeService } from './from-home.service.js';
+import { HomeClassesService } from './home-classes.service.js';
+import { HomeLinksService } from './home-links.service.js';
+import { HomePageService } from './home-page.service.js';
+import { HomeController } from './home.controller.js';
+
+/** The page of a family: a private link, without an account. */
+@Module({
+  imports: [CertificatesModule, ClassesModule, ClubModule, LibraryModule, RecordModule, SyllabusModule],
+  controllers: [HomeController],
+  providers: [FromHomeService, HomeClassesService, HomeLinksService, HomePageService],
+})
+export class HomeModule {}

@@ -1,0 +1,182 @@
+import { t } from '@lingui/core/macro';
+import Box from '@mui/material/Box';
+import type { GradingChild } from '@leiter/contract';
+import { useEffect, useRef } from 'react';
+import { MarkGlyph } from '../../marking/mark-glyph';
+import { markOfKey, type MarkChange } from '../../marking/mark-grid';
+import { criterionText } from '../../shared/criterion-text';
+import { isBehindDialog, isTyping } from '../../shared/page-keys';
+import { palette } from '../../shared/palette';
+import { markWords } from '../../shared/words';
+import { hasSides, type SheetCell, type SheetLine } from '../examiner-cells';
+
+export interface SheetPlace {
+  readonly line: number;
+  readonly child: number;
+}
+
+/** What is asked × the children of a party: one goes down the sheet as it is shown. */
+export function SheetTable({
+  lines,
+  sheetChildren,
+  cellOf,
+  chosen,
+  onChoose,
+  onChange,
+}: {
+  readonly lines: readonly SheetLine[];
+  readonly sheetChildren: readonly GradingChild[];
+  readonly cellOf: (child: GradingChild, line: SheetLine) => SheetCell;
+  readonly chosen: SheetPlace;
+  readonly onChoose: (place: SheetPlace) => void;
+  readonly onChange: (cell: SheetCell, change: MarkChange) => void;
+}) {
+  const table = useRef<HTMLTableElement>(null);
+  const go = (line: number, child: number): void => {
+    const next = {
+      line: Math.max(0, Math.min(lines.length - 1, line)),
+      child: Math.max(0, Math.min(sheetChildren.length - 1, child)),
+    };
+    onChoose(next);
+    const cell = table.current?.querySelector<HTMLElement>(`[data-cell="${String(next.line)}-${String(next.child)}"]`);
+    cell?.focus();
+    cell?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+  };
+  const onKey = (event: KeyboardEvent): void => {
+    if (event.defaultPrevented || isTyping(event) || isBehindDialog() || event.ctrlKey || event.metaKey || event.altKey) return;
+    const child = sheetChildren[chosen.child];
+    const line = lines[chosen.line];
+    const change = markOfKey(event.key);
+    if (change && child && line) onChange(cellOf(child, line), change);
+    else if (event.key === 'ArrowUp') go(chosen.line - 1, chosen.child);
+    else if (event.key === 'ArrowDown') go(chosen.line + 1, chosen.child);
+    else if (event.key === 'ArrowLeft') go(chosen.line, chosen.child - 1);
+    else if (event.key === 'ArrowRight') go(chosen.line, chosen.child + 1);
+    else if (event.key.toLowerCase() === 'n') {
+      const field = document.querySelector<HTMLInputElement>('section[aria-label] input[inputmode]');
+      field?.focus();
+      field?.select();
+    } else return;
+    event.preventDefault();
+  };
+  const latest = useRef(onKey);
+  useEffect(() => {
+    latest.current = onKey;
+  });
+  // wherever the focus is: the cell that looks chosen is the one that is marked
+  useEffect(() => {
+    const listen = (event: KeyboardEvent): void => {
+      latest.current(event);
+    };
+    window.addEventListener('keydown', listen);
+    return () => {
+      window.removeEventListener('keydown', listen);
+    };
+  }, []);
+  return (
+    <Box sx={{ overflowX: 'auto' }}>
+      <Box
+        component="table"
+        ref={table}
+        role="grid"
+        aria-label={t`Mark sheet`}
+        sx={{ borderCollapse: 'collapse', fontSize: 14.5, '& th': { fontWeight: 400, textAlign: 'left' } }}
+      >
+        <thead>
+          <tr>
+            <th scope="col">{t`Asked`}</th>
+            {sheetChildren.map((child) => (
+              <Box component="th" scope="col" key={child.childId} sx={{ minWidth: 132, p: 1 }}>
+                <strong>{child.name}</strong>
+                <Box sx={{ fontSize: 12.5, color: palette.soft }}>{t`${child.leadSide} leads`}</Box>
+              </Box>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {lines.map((line, row) => (
+            <tr key={line.key}>
+              <Box
+                component="th"
+                scope="row"
+                sx={{ borderTop: `1px solid ${palette.line}`, py: 0.5, pr: 1.5, maxWidth: 300, lineHeight: 1.25 }}
+              >
+                {line.movement.name}
+                {hasSides(line) && <>, {line.side}</>}
+                <Box sx={{ fontSize: 12.5, color: palette.soft }}>
+                  {criterionText({ ...line.requirement.criterion, times: 1, days: 1 })}
+                </Box>
+              </Box>
+              {sheetChildren.map((child, column) => (
+                <Cell
+                  key={child.childId}
+                  cell={cellOf(child, line)}
+                  place={`${String(row)}-${String(column)}`}
+                  isChosen={chosen.line === row && chosen.child === column}
+                  onChoose={() => {
+                    go(row, column);
+                  }}
+                />
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+    </Box>
+  );
+}
+
+function Cell({
+  cell,
+  place,
+  isChosen,
+  onChoose,
+}: {
+  readonly cell: SheetCell;
+  readonly place: string;
+  readonly isChosen: boolean;
+  readonly onChoose: () => void;
+}) {
+  const { child, line, own, finding, isAsked } = cell;
+  const side = hasSides(line) ? ` ${line.side}` : '';
+  // what another saw is not told before one has marked oneself
+  const other = !own && finding ? t`the other has marked` : own && finding?.agreement === 'apart' ? t`you differ` : '';
+  return (
+    <Box
+      component="td"
+      role="gridcell"
+      data-cell={place}
+      tabIndex={isChosen ? 0 : -1}
+      aria-selected={isChosen}
+      aria-label={`${child.name}, ${line.movement.name}${side}: ${own ? markWords[own.mark] : isAsked ? t`no mark` : t`not asked`}`}
+      onClick={onChoose}
+      sx={{
+        p: '4px 8px',
+        height: 46,
+        borderTop: `1px solid ${palette.line}`,
+        borderLeft: `1px solid ${palette.line}`,
+        cursor: 'pointer',
+        backgroundColor: isChosen ? '#EAF2F2' : isAsked ? '#FFFFFF' : 'transparent',
+        outline: isChosen ? `2px solid ${palette.primary}` : 'none',
+        outlineOffset: '-2px',
+      }}
+    >
+      {own ? (
+        <MarkGlyph mark={own.mark} isWaiting={own.isWaiting} />
+      ) : (
+        <Box component="span" sx={{ color: palette.soft, fontSize: 13 }}>
+          {isAsked ? '–' : t`not asked`}
+        </Box>
+      )}
+      <Box sx={{ fontSize: 12, lineHeight: 1.2, color: finding?.agreement === 'apart' && own ? palette.caution : palette.soft }}>
+        {[own ? measureWords(own) : '', other].filter((part) => part !== '').join(' · ')}
+      </Box>
+    </Box>
+  );
+}
+
+function measureWords({ measure: { seconds, reps, correct, of } }: NonNullable<SheetCell['own']>): string {
+  if (seconds !== undefined) return t`${seconds} s`;
+  if (reps !== undefined) return t`${reps} times`;
+  return correct === undefined ? '' : t`${correct} of ${of ?? 0}`;
+}
