@@ -11,16 +11,17 @@ export interface DemoCandidate {
   readonly onLadder: ChildOnLadder;
 }
 
+/** So far ahead, and on the Saturday that is nearest. */
 const daysAhead = 21;
 
-/** The grading day of a programme, on the Saturday in three weeks: whoever can be ready comes. */
+/** The grading day of a programme, on a Saturday in about three weeks: whoever can be ready comes. */
 export async function storeGrading(
   manager: EntityManager,
   clubId: string,
   { programme, today, examinerIds }: { readonly programme: string; readonly today: Day; readonly examinerIds: readonly string[] },
   candidates: readonly DemoCandidate[],
 ): Promise<void> {
-  const day = addDays(today, daysAhead + ((6 - weekdayOf(today) + 7) % 7));
+  const day = addDays(today, daysAhead - 3 + ((6 - weekdayOf(addDays(today, daysAhead - 3)) + 7) % 7));
   const [made] = await rows<{ id: string }>(
     manager,
     `INSERT INTO grading_day (club_id, programme_id, day, starts_at, examiner_ids)

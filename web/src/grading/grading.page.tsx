@@ -2,6 +2,7 @@ import { plural, t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import type { GradingPageResponse } from '@leiter/contract';
+import { useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { useLibrary } from '../queries/library.queries';
 import { useProgrammeName } from '../queries/syllabus.queries';
@@ -35,8 +36,11 @@ function Day({ page }: { readonly page: GradingPageResponse }) {
   const programmeName = useProgrammeName();
   const library = useLibrary();
   const { grading } = page;
-  const usual: Step = grading.closedAt !== null ? 'grades' : page.marks.length > 0 ? 'marks' : page.timetable ? 'when' : 'who';
-  const step = steps.find((one) => one === search.get('step')) ?? usual;
+  // where the work is as it is opened; what is done there does not lead away from it
+  const [first] = useState<Step>(() =>
+    grading.closedAt !== null ? 'grades' : page.marks.length > 0 ? 'marks' : page.timetable ? 'when' : 'who',
+  );
+  const step = steps.find((one) => one === search.get('step')) ?? first;
   return (
     <Page
       title={t`Grading day · ${programmeName(grading.programme)}`}

@@ -46,7 +46,8 @@ export const useClassOutbox = create<{
   readonly refusals: readonly string[];
 }>(() => ({ personId: null, waiting: [], refusals: [] }));
 
-type Settled = (write: ClassWrite) => void;
+/** @param answer of the server; undefined where it refused */
+type Settled = (write: ClassWrite, answer: unknown) => void;
 let onSettled: Settled = () => undefined;
 let sending: Promise<void> | null = null;
 let again: ReturnType<typeof setTimeout> | undefined;
@@ -68,8 +69,7 @@ export async function writeOfClass(write: ClassWrite): Promise<void> {
     await store.writes.add({ personId, write });
   } catch {
     // a browser that keeps nothing: now or never
-    await send(write);
-    onSettled(write);
+    onSettled(write, await send(write));
     return;
   }
   await look();
@@ -96,8 +96,9 @@ function sendClassWrites(): Promise<void> {
 async function sendAll(): Promise<void> {
   for (let [next] = await look(); next; [next] = await look()) {
     const { id, write } = next;
+    let answer: unknown;
     try {
-      await send(write);
+      answer = await send(write);
     } catch (error) {
       if (!(error instanceof ApiError) || error.problem === null || error.isAway || error.status === 401 || error.status >= 500) {
         again ??= setTimeout(() => {
@@ -111,11 +112,12 @@ async function sendAll(): Promise<void> {
       useClassOutbox.setState(({ refusals }) => ({ refusals: [...refusals, message] }));
       await store.writes.delete(id);
       // what was shown as done is not: pages read it anew
-      onSettled(write);
+      onSettled(write, undefined);
       continue;
     }
     await store.writes.delete(id);
-    onSettled(write);
+    // it is shown as stored before it ceases to be shown as waiting
+    onSettled(write, answer);
   }
 }
 

@@ -3,6 +3,7 @@ import type {
   ChangeClassRequest,
   ClassPageResponse,
   ClassResponse,
+  GradingMark,
   PlanImportResponse,
   PlanVersion,
   SaveTemplateRequest,
@@ -16,6 +17,7 @@ import { putIn } from '../shared/put-in';
 import { queryClient } from '../shared/query-client';
 import { refreshSoon } from '../shared/refresh-soon';
 import { useClassOutbox, writeOfClass, type ClassWrite } from './class-outbox';
+import { noteGradingMark } from './grading.queries';
 
 export const classKey = (id: string) => ['class', id] as const;
 
@@ -132,7 +134,9 @@ export function storeItemTimes(classId: string, times: readonly ItemTime[], visi
 }
 
 /** What was stored of a class, or refused, is read anew by the pages that show it. */
-export function noteSettledWrite(write: ClassWrite): void {
+export function noteSettledWrite(write: ClassWrite, answer: unknown): void {
+  // what the contract promises of its route
+  if (write.kind === 'grading-mark' && answer !== undefined) noteGradingMark(write.gradingId, answer as GradingMark);
   if (write.kind === 'class') void queryClient.invalidateQueries();
   else refreshSoon(write.kind === 'grading-mark' ? ['grading', write.gradingId] : classKey(write.classId));
 }

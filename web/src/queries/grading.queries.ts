@@ -12,6 +12,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { useClassOutbox, writeOfClass } from './class-outbox';
 import { api } from '../shared/api';
+import { putIn } from '../shared/put-in';
 import { queryClient } from '../shared/query-client';
 
 const pageKey = (id: string): readonly [string, string] => ['grading', id];
@@ -95,4 +96,11 @@ export function useGradingMarks(
     );
     return [...marks.map((mark) => ({ ...mark, isWaiting: false })), ...own];
   }, [grading.id, marks, waiting, ownId]);
+}
+
+/** A mark that has arrived is shown at once; what rests on it is read a moment later. */
+export function noteGradingMark(gradingId: string, mark: GradingMark): void {
+  putIn<GradingPageResponse>(pageKey(gradingId), (page) =>
+    page.marks.some(({ id }) => id === mark.id) ? page : { ...page, marks: [...page.marks, mark] },
+  );
 }

@@ -25,6 +25,8 @@ export function DaySettings({ page: { grading, people, marks } }: { readonly pag
   });
   const [isRemoving, setRemoving] = useState(false);
   const isClosed = grading.closedAt !== null;
+  // what was pressed is shown at once, and the next press goes on from it
+  const examinerIds = (change.isPending ? change.variables.examinerIds : undefined) ?? grading.examinerIds;
   const choice = (
     label: string,
     value: number,
@@ -100,15 +102,14 @@ export function DaySettings({ page: { grading, people, marks } }: { readonly pag
             <Trans>Examiners</Trans>
           </Typography>
           {people.map(({ id, name }) => {
-            const looks = grading.examinerIds.includes(id);
+            const looks = examinerIds.includes(id);
             return (
               <Box key={id} component="label" sx={{ display: 'flex', gap: 1, alignItems: 'center', minHeight: 32, cursor: 'pointer' }}>
                 <input
                   type="checkbox"
                   checked={looks}
                   onChange={() => {
-                    const examinerIds = looks ? grading.examinerIds.filter((one) => one !== id) : [...grading.examinerIds, id];
-                    change.mutate({ examinerIds: [...examinerIds] });
+                    change.mutate({ examinerIds: looks ? examinerIds.filter((one) => one !== id) : [...examinerIds, id] });
                   }}
                 />
                 {name}

@@ -196,6 +196,7 @@ function SheetChoice({
         textAlign: 'left',
         font: 'inherit',
         lineHeight: 1.3,
+        color: palette.ink,
         border: 0,
         borderBottom: `1px solid ${palette.line}`,
         borderLeft: `4px solid ${isChosen ? palette.primary : 'transparent'}`,
@@ -230,15 +231,17 @@ function Examiners({
   const nameOf = (id: string): string => (id === ownId ? t`you` : (page.people.find((person) => person.id === id)?.name ?? ''));
   const said = finding.marks.map(({ examinerId, mark }) => `${nameOf(examinerId)}: ${markWords[mark]}`).join(', ');
   return (
-    <Box role="status" sx={{ mb: 2, pb: 1.5, borderBottom: `1px solid ${palette.line}` }}>
-      <Typography variant="h3">
-        {finding.agreement === 'same'
-          ? t`Both saw the same`
-          : finding.agreement === 'settled'
-            ? t`Settled: ${markWords[finding.counts.mark]}`
-            : t`You differ`}
-      </Typography>
-      <Box sx={{ fontSize: 14, mb: finding.agreement === 'apart' ? 1 : 0 }}>{said}</Box>
+    <Box component="section" aria-label={t`Examiners`} sx={{ mb: 2, pb: 1.5, borderBottom: `1px solid ${palette.line}` }}>
+      <Box role="status" sx={{ mb: finding.agreement === 'apart' ? 1 : 0 }}>
+        <Typography variant="h3">
+          {finding.agreement === 'same'
+            ? t`Both saw the same`
+            : finding.agreement === 'settled'
+              ? t`Settled: ${markWords[finding.counts.mark]}`
+              : t`You differ`}
+        </Typography>
+        <Box sx={{ fontSize: 14 }}>{said}</Box>
+      </Box>
       {finding.agreement === 'apart' && (
         <>
           <Box sx={{ fontSize: 14, color: palette.soft, mb: 0.75 }}>

@@ -4,7 +4,7 @@ import type { GradingChild } from '@leiter/contract';
 import { useEffect, useRef } from 'react';
 import { MarkGlyph } from '../../marking/mark-glyph';
 import { markOfKey, type MarkChange } from '../../marking/mark-grid';
-import { criterionText } from '../../shared/criterion-text';
+import { qualityText } from '../../shared/criterion-text';
 import { isBehindDialog, isTyping } from '../../shared/page-keys';
 import { palette } from '../../shared/palette';
 import { markWords } from '../../shared/words';
@@ -99,12 +99,12 @@ export function SheetTable({
               <Box
                 component="th"
                 scope="row"
-                sx={{ borderTop: `1px solid ${palette.line}`, py: 0.5, pr: 1.5, maxWidth: 300, lineHeight: 1.25 }}
+                sx={{ borderTop: `1px solid ${palette.line}`, py: 0.5, pr: 1.5, minWidth: 220, maxWidth: 420, lineHeight: 1.25 }}
               >
                 {line.movement.name}
                 {hasSides(line) && <>, {line.side}</>}
                 <Box sx={{ fontSize: 12.5, color: palette.soft }}>
-                  {criterionText({ ...line.requirement.criterion, times: 1, days: 1 })}
+                  {toBeShown(line)}
                 </Box>
               </Box>
               {sheetChildren.map((child, column) => (
@@ -173,6 +173,12 @@ function Cell({
       </Box>
     </Box>
   );
+}
+
+/** Which step of it, what one must see, and what is asked. */
+function toBeShown({ requirement: { stage, criterion }, movement }: SheetLine): string {
+  const step = stage === null ? undefined : movement.stages[stage - 1];
+  return [step ? `${step.name}: ${step.see}` : '', qualityText(criterion)].filter((part) => part !== '').join(' · ');
 }
 
 function measureWords({ measure: { seconds, reps, correct, of } }: NonNullable<SheetCell['own']>): string {

@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import type { GradingChild, GradingPageResponse } from '@leiter/contract';
 import { groupBy, type Library } from '@leiter/core';
 import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { useMay } from '../../queries/may';
 import { Message, Panel, Refused } from '../../shared/page';
@@ -25,8 +26,17 @@ export function WhoComes({ page, library }: { readonly page: GradingPageResponse
   const climbing = children.filter(({ gradeId }) => gradeId !== null);
   const byGrade = groupBy(climbing, ({ gradeId }) => gradeId ?? '');
   const readyNow = climbing.filter(({ entry, readiness }) => entry === null && readiness !== null && readiness.kind !== 'not-yet');
-  const set = (child: GradingChild, comes: boolean): void => {
-    change.mutate(() => (comes ? enterChild(grading.id, child.childId, '') : takeOff(grading.id, child.childId)));
+  // what was pressed is shown at once
+  const [pressed, setPressed] = useState<Readonly<Record<string, boolean>>>({});
+  const set = ({ childId }: GradingChild, comes: boolean): void => {
+    setPressed((before) => ({ ...before, [childId]: comes }));
+    change.mutate(async () => {
+      try {
+        await (comes ? enterChild(grading.id, childId, '') : takeOff(grading.id, childId));
+      } finally {
+        setPressed(({ [childId]: _done, ...others }) => others);
+      }
+    });
   };
   return (
     <>
@@ -74,6 +84,7 @@ export function WhoComes({ page, library }: { readonly page: GradingPageResponse
                       page={page}
                       child={child}
                       library={library}
+                      comes={pressed[child.childId] ?? child.entry !== null}
                       canChange={canChange}
                       canWriteSize={may.change}
                       onSet={(comes) => {
@@ -104,6 +115,7 @@ function byReadiness(a: GradingChild, b: GradingChild): number {
 function ChildLine({
   page,
   child,
+  comes,
   library,
   canChange,
   canWriteSize,
@@ -112,6 +124,7 @@ function ChildLine({
 }: {
   readonly page: GradingPageResponse;
   readonly child: GradingChild;
+  readonly comes: boolean;
   readonly library: Library;
   readonly canChange: boolean;
   readonly canWriteSize: boolean;
@@ -136,7 +149,7 @@ function ChildLine({
       <input
         type="checkbox"
         aria-label={t`${name} comes`}
-        checked={entry !== null}
+        checked={comes}
         disabled={!canChange}
         onChange={(event) => {
           onSet(event.target.checked);
