@@ -9,7 +9,9 @@ import {
   placedItems,
   plainPace,
   planFromTemplate,
+  proposeHomeTask,
   templatesFor,
+  type ChildInClass,
   type ClassPlan,
   type EvaluationContext,
   type Library,
@@ -19,7 +21,7 @@ import type { GroupResponse, SyllabusResponse } from '@leiter/contract';
 import { shippedTemplates } from '../library/shipped-content.js';
 import { coreSyllabus } from '../syllabus/syllabus.service.js';
 import type { Chance } from './chance.js';
-import type { DemoChild } from './demo-lists.js';
+import type { DemoChild, DemoLists } from './demo-lists.js';
 
 /** Whoever knows its own pace leaves some air. */
 const plannedShare = 0.92;
@@ -31,6 +33,7 @@ export class DemoPlanner {
   constructor(
     private readonly library: Library,
     private readonly ladders: readonly SyllabusResponse[],
+    private readonly homes: DemoLists['homes'],
     private readonly chance: Chance,
   ) {}
 
@@ -90,7 +93,7 @@ export class DemoPlanner {
             group,
             enrolled,
           )
-        : this.withFocus(started.value, focus, ageBand);
+        : this.withHomeTask(this.withFocus(started.value, focus, ageBand), group, enrolled, ageBand);
     return { plan, timeline: evaluatePlan(plan, this.library, context).timeline };
   }
 
@@ -101,6 +104,28 @@ export class DemoPlanner {
     const asked = new Set(children.flatMap((child) => this.nextGrade(ladder, child)?.requirements.map(({ movement }) => movement) ?? []));
     const slugs = placedItems(plan).map(({ item }) => item.movement);
     return { ...plan, focus: [...new Set(slugs.filter((slug) => asked.has(slug)))].slice(0, 2) };
+  }
+
+  /** What was practised after a class: what every child of the group may do at home. */
+  private withHomeTask(
+    plan: ClassPlan,
+    group: PlannedGroup,
+    enrolled: readonly DemoChild[],
+    ageBand: ReturnType<typeof ageBandOf>,
+  ): ClassPlan {
+    const written = this.ladders.find(({ programme }) => programme === group.programme);
+    const ladder = written ? coreSyllabus(written) : null;
+    const children = enrolled.map(({ givenName, ageYears, grade, home }): ChildInClass => ({
+      id: givenName,
+      ageYears: Math.floor(ageYears),
+      earned:
+        grade === null
+          ? []
+          : (ladder?.grades ?? []).slice(0, (ladder?.grades.findIndex(({ slug }) => slug === grade) ?? -1) + 1).map(({ slug }) => slug),
+      home: this.homes[home] ?? null,
+      marks: [],
+    }));
+    return { ...plan, homeTask: proposeHomeTask(plan, this.library, ageBand, { children, ladder }) };
   }
 
   private withFocus(plan: ClassPlan, focus: readonly string[], ageBand: ReturnType<typeof ageBandOf>): ClassPlan {

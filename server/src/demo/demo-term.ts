@@ -53,7 +53,7 @@ export class DemoTerm {
     private readonly today: Day,
     private readonly ladders: readonly SyllabusResponse[],
   ) {
-    this.planner = new DemoPlanner(this.library, ladders, this.chance);
+    this.planner = new DemoPlanner(this.library, ladders, this.lists.homes, this.chance);
   }
 
   async store(): Promise<void> {

@@ -10,7 +10,7 @@ const stationWords: Readonly<Record<Station, string>> = {
   skills: 'Skills',
   strength: 'Strength',
   combinations: 'Combinations',
-  stretching: 'Stretching',
+  stretching: 'Stretch',
 };
 const dayWords = (day: string): string => DateTime.fromISO(day, { locale: 'en-GB' }).toFormat('cccc d LLLL yyyy');
 const heading = (text: string): Block => ({ text, font: 'heading', bold: true, fontSize: 15, margin: [0, 0, 0, 6] });

@@ -1,5 +1,15 @@
 import type { GradingChild, GradingMark, GradingPageResponse, RequirementResponse } from '@leiter/contract';
-import { findingsOf, isSided, sidesAsked, type ExaminersFinding, type Library, type Movement, type ObservedSide } from '@leiter/core';
+import {
+  findingsOf,
+  isSided,
+  sidesAsked,
+  stationOf,
+  type ExaminersFinding,
+  type Library,
+  type Movement,
+  type ObservedSide,
+  type Station,
+} from '@leiter/core';
 
 export type ShownMark = GradingMark & { readonly isWaiting: boolean };
 
@@ -9,6 +19,8 @@ export interface SheetLine {
   readonly requirement: RequirementResponse;
   readonly movement: Movement;
   readonly side: ObservedSide;
+  /** Where it is shown. */
+  readonly station: Station;
 }
 
 /** One child and one line: what this examiner wrote, and what others did. */
@@ -36,8 +48,20 @@ export function sheetLines(
     const sides = new Set(children.flatMap(({ leadSide }) => sidesAsked(requirement.criterion, leadSide)));
     return (['left', 'right', null] as const)
       .filter((side) => sides.has(side))
-      .map((side) => ({ key: `${requirement.id} ${side ?? ''}`, requirement, movement, side: side ?? 'none' }));
+      .map((side) => ({
+        key: `${requirement.id} ${side ?? ''}`,
+        requirement,
+        movement,
+        side: side ?? 'none',
+        station: stationOf(movement.kind),
+      }));
   });
+}
+
+/** The lines in the order in which a party goes from station to station; those of one station in the order of the grade. */
+export function inOrderOf(lines: readonly SheetLine[], stations: readonly Station[]): readonly SheetLine[] {
+  const at = ({ station }: SheetLine): number => (stations.includes(station) ? stations.indexOf(station) : stations.length);
+  return lines.toSorted((a, b) => at(a) - at(b));
 }
 
 /** The cells of some children, by child and line. */

@@ -7,7 +7,7 @@ export const stationWords: Readonly<Record<Station, string>> = {
   skills: t`Skills`,
   strength: t`Strength`,
   combinations: t`Combinations`,
-  stretching: t`Stretching`,
+  stretching: t`Stretch`,
 };
 
 /** The time of day so many minutes after the day began. */

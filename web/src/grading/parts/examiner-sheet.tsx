@@ -3,8 +3,8 @@ import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { GradingChild, GradingPageResponse } from '@leiter/contract';
-import { marks as markNames, type Library } from '@leiter/core';
+import type { GradingPageResponse } from '@leiter/contract';
+import { marks as markNames, type Library, type Station } from '@leiter/core';
 import { useState } from 'react';
 import { useSession } from '../../queries/session.queries';
 import { changedMark, type MarkChange } from '../../marking/mark-grid';
@@ -13,8 +13,9 @@ import { KeysHelp } from '../../shared/keys-help';
 import { Message, Panel } from '../../shared/page';
 import { palette } from '../../shared/palette';
 import { markWords } from '../../shared/words';
-import { markedOf, sheetCells, sheetLines, type SheetCell, type ShownMark } from '../examiner-cells';
-import { clockAfter } from '../grading-words';
+import { markedOf, sheetCells, type SheetCell, type ShownMark } from '../examiner-cells';
+import { stationWords } from '../grading-words';
+import { linesOf, markSheets, type MarkSheet } from '../mark-sheets';
 import { giveGradingMark, useGradingMarks } from '../../queries/grading.queries';
 import { SheetTable, type SheetPlace } from './sheet-table';
 
@@ -26,41 +27,12 @@ const keys: readonly (readonly [string, string])[] = [
   ['← → ↑ ↓', t`another cell`],
 ];
 
-interface Sheet {
-  readonly key: string;
-  readonly gradeId: string;
-  readonly when: string | null;
-  readonly looking: readonly string[];
-  readonly children: readonly GradingChild[];
-}
-
-/** Sheets in the order of the timetable; without one, one for each grade. */
-function sheetsOf({ grading, timetable, children, grades }: GradingPageResponse): readonly Sheet[] {
-  const entered = children.filter(({ entry }) => entry !== null);
-  const parties = (timetable?.parties ?? []).map((party): Sheet => ({
-    key: `party ${String(party.id)}`,
-    gradeId: party.gradeId,
-    when: clockAfter(grading, party.from),
-    looking: [...new Set(timetable?.visits.filter(({ party: id }) => id === party.id).flatMap(({ examinerIds }) => examinerIds) ?? [])],
-    children: entered.filter(({ entry }) => entry?.party === party.id),
-  }));
-  const placed = new Set(parties.flatMap(({ children: own }) => own.map(({ childId }) => childId)));
-  const others = grades.map((grade): Sheet => ({
-    key: grade.id,
-    gradeId: grade.id,
-    when: null,
-    looking: [],
-    children: entered.filter(({ childId, gradeId }) => gradeId === grade.id && !placed.has(childId)),
-  }));
-  return [...parties, ...others].filter(({ children: own }) => own.length > 0);
-}
-
 /** What an examiner writes while children show what is asked: by key or by mouse, also without a connection. */
 export function ExaminerSheet({ page, library }: { readonly page: GradingPageResponse; readonly library: Library }) {
   const session = useSession().data;
   const ownId = session?.person.id ?? '';
   const marks = useGradingMarks(page, ownId);
-  const sheets = sheetsOf(page);
+  const sheets = markSheets(page);
   const [wanted, setWanted] = useState<string | null>(null);
   const [place, setPlace] = useState<SheetPlace>({ line: 0, child: 0 });
   const sheet = sheets.find(({ key }) => key === wanted) ?? sheets[0];
@@ -71,8 +43,13 @@ export function ExaminerSheet({ page, library }: { readonly page: GradingPageRes
         <Message title={t`Nobody comes yet`} text={t`Choose children first, under “Who comes”.`} />
       </Panel>
     );
-  const lines = sheetLines(page, sheet.gradeId, sheet.children, library);
+  const lines = linesOf(sheet, page, library);
   const cellOf = sheetCells(sheet.children, lines, marks, ownId);
+  const personName = (id: string): string => page.people.find((person) => person.id === id)?.name ?? '';
+  const headingOf = (station: Station): string => {
+    const visit = sheet.visits.find((one) => one.station === station);
+    return [stationWords[station], ...(visit ? [`${visit.at}, ${visit.examinerIds.map(personName).join(', ')}`] : [])].join(' · ');
+  };
   const child = sheet.children[Math.min(place.child, sheet.children.length - 1)];
   const line = lines[Math.min(place.line, lines.length - 1)];
   const chosen = child && line ? cellOf(child, line) : null;
@@ -99,7 +76,7 @@ export function ExaminerSheet({ page, library }: { readonly page: GradingPageRes
             sheet={one}
             page={page}
             isChosen={one === sheet}
-            isOwn={one.looking.includes(ownId)}
+            ownId={ownId}
             {...progressOf(one, page, library, marks, ownId)}
             onChoose={() => {
               setWanted(one.key);
@@ -118,6 +95,7 @@ export function ExaminerSheet({ page, library }: { readonly page: GradingPageRes
         )}
         <SheetTable
           lines={lines}
+          headingOf={headingOf}
           sheetChildren={sheet.children}
           cellOf={cellOf}
           chosen={place}
@@ -160,8 +138,8 @@ export function ExaminerSheet({ page, library }: { readonly page: GradingPageRes
   );
 }
 
-function progressOf(sheet: Sheet, page: GradingPageResponse, library: Library, marks: readonly ShownMark[], ownId: string) {
-  const lines = sheetLines(page, sheet.gradeId, sheet.children, library);
+function progressOf(sheet: MarkSheet, page: GradingPageResponse, library: Library, marks: readonly ShownMark[], ownId: string) {
+  const lines = linesOf(sheet, page, library);
   return markedOf(sheet.children, lines, sheetCells(sheet.children, lines, marks, ownId));
 }
 
@@ -169,21 +147,21 @@ function SheetChoice({
   sheet,
   page,
   isChosen,
-  isOwn,
+  ownId,
   marked,
   asked,
   onChoose,
 }: {
-  readonly sheet: Sheet;
+  readonly sheet: MarkSheet;
   readonly page: GradingPageResponse;
   readonly isChosen: boolean;
-  /** Whoever is signed in looks at these children. */
-  readonly isOwn: boolean;
+  readonly ownId: string;
   readonly marked: number;
   readonly asked: number;
   readonly onChoose: () => void;
 }) {
   const grade = page.grades.find(({ id }) => id === sheet.gradeId)?.name ?? '';
+  const own = sheet.visits.filter(({ examinerIds }) => examinerIds.includes(ownId)).map(({ station }) => stationWords[station]);
   return (
     <Box
       component="button"
@@ -208,7 +186,8 @@ function SheetChoice({
     >
       <strong>{sheet.children.map(({ name }) => name).join(', ')}</strong>
       <Box sx={{ fontSize: 13, color: palette.soft }}>
-        {[sheet.when, grade, t`${marked} of ${asked}`, isOwn ? t`you look` : null].filter((part) => part !== null).join(' · ')}
+        {[sheet.visits[0]?.at, grade, t`${marked} of ${asked}`].filter((part) => part !== undefined).join(' · ')}
+        {own.length > 0 && <Box sx={{ color: palette.ink }}>{t`you: ${own.join(', ')}`}</Box>}
       </Box>
     </Box>
   );

@@ -167,6 +167,7 @@ function ChildOutcome({
   const asked = page.grades.find(({ id }) => id === gradeId)?.requirements.length ?? 0;
   const missing = result.missing.map((one) => missingWords(one, (id) => requirementName(page, library, id)));
   const needsReason = choice.isGranted && !result.isEarned;
+  const [isWriting, setWriting] = useState(false);
   return (
     <Box
       role="row"
@@ -188,13 +189,24 @@ function ChildOutcome({
         <strong>{result.isEarned ? t`earned` : t`${result.metCount} of ${asked} met`}</strong>
         {missing.length > 0 && <Box sx={{ fontSize: 14, color: palette.soft }}>{t`missing: ${missing.join(', ')}`}</Box>}
         {reason !== '' && <Box sx={{ fontSize: 14 }}>{reason}</Box>}
-        {canDecide && (needsReason || choice.reason !== '' || !choice.isGranted) && (
+        {canDecide && !choice.isGranted && !isWriting && choice.reason === '' && (
+          <Box sx={{ fontSize: 14 }}>
+            <TextButton
+              label={t`Write what to show again`}
+              onClick={() => {
+                setWriting(true);
+              }}
+            />
+          </Box>
+        )}
+        {canDecide && (needsReason || choice.reason !== '' || (isWriting && !choice.isGranted)) && (
           <TextField
             size="small"
             fullWidth
             sx={{ mt: 1, maxWidth: 460 }}
             label={needsReason ? t`Why is it given although not all was seen?` : t`What to show again (may be empty)`}
             value={choice.reason}
+            autoFocus={isWriting}
             required={needsReason}
             error={needsReason && choice.reason.trim() === ''}
             onChange={(event) => {

@@ -1,7 +1,8 @@
 import { t } from '@lingui/core/macro';
 import Box from '@mui/material/Box';
 import type { GradingChild } from '@leiter/contract';
-import { useEffect, useRef } from 'react';
+import type { Station } from '@leiter/core';
+import { Fragment, useEffect, useRef } from 'react';
 import { MarkGlyph } from '../../marking/mark-glyph';
 import { markOfKey, type MarkChange } from '../../marking/mark-grid';
 import { qualityText } from '../../shared/criterion-text';
@@ -18,6 +19,7 @@ export interface SheetPlace {
 /** What is asked × the children of a party: one goes down the sheet as it is shown. */
 export function SheetTable({
   lines,
+  headingOf,
   sheetChildren,
   cellOf,
   chosen,
@@ -25,6 +27,8 @@ export function SheetTable({
   onChange,
 }: {
   readonly lines: readonly SheetLine[];
+  /** What stands above the lines of a station. */
+  readonly headingOf: (station: Station) => string;
   readonly sheetChildren: readonly GradingChild[];
   readonly cellOf: (child: GradingChild, line: SheetLine) => SheetCell;
   readonly chosen: SheetPlace;
@@ -95,30 +99,42 @@ export function SheetTable({
         </thead>
         <tbody>
           {lines.map((line, row) => (
-            <tr key={line.key}>
-              <Box
-                component="th"
-                scope="row"
-                sx={{ borderTop: `1px solid ${palette.line}`, py: 0.5, pr: 1.5, minWidth: 220, maxWidth: 420, lineHeight: 1.25 }}
-              >
-                {line.movement.name}
-                {hasSides(line) && <>, {line.side}</>}
-                <Box sx={{ fontSize: 12.5, color: palette.soft }}>
-                  {toBeShown(line)}
+            <Fragment key={line.key}>
+              {lines[row - 1]?.station !== line.station && (
+                <tr>
+                  <Box
+                    component="th"
+                    scope="rowgroup"
+                    colSpan={sheetChildren.length + 1}
+                    sx={{ pt: row === 0 ? 0.5 : 1.75, pb: 0.5, color: palette.primary }}
+                  >
+                    <strong>{headingOf(line.station)}</strong>
+                  </Box>
+                </tr>
+              )}
+              <tr>
+                <Box
+                  component="th"
+                  scope="row"
+                  sx={{ borderTop: `1px solid ${palette.line}`, py: 0.5, pr: 1.5, minWidth: 220, maxWidth: 420, lineHeight: 1.25 }}
+                >
+                  {line.movement.name}
+                  {hasSides(line) && <>, {line.side}</>}
+                  <Box sx={{ fontSize: 12.5, color: palette.soft }}>{toBeShown(line)}</Box>
                 </Box>
-              </Box>
-              {sheetChildren.map((child, column) => (
-                <Cell
-                  key={child.childId}
-                  cell={cellOf(child, line)}
-                  place={`${String(row)}-${String(column)}`}
-                  isChosen={chosen.line === row && chosen.child === column}
-                  onChoose={() => {
-                    go(row, column);
-                  }}
-                />
-              ))}
-            </tr>
+                {sheetChildren.map((child, column) => (
+                  <Cell
+                    key={child.childId}
+                    cell={cellOf(child, line)}
+                    place={`${String(row)}-${String(column)}`}
+                    isChosen={chosen.line === row && chosen.child === column}
+                    onChoose={() => {
+                      go(row, column);
+                    }}
+                  />
+                ))}
+              </tr>
+            </Fragment>
           ))}
         </tbody>
       </Box>
