@@ -18,29 +18,43 @@ export function offline(): Plugin {
     },
     async writeBundle(_options, bundle) {
       const files = Object.keys(bundle).filter((file) => kept.test(file));
-      const revision = (file: string): string =>
-        createHash('sha256')
-          .update(readFileSync(`${outDir}/${file}`))
-          .digest('hex')
-          .slice(0, 16);
       // what carries its hash in its name never changes
       const manifest = [
         ...files.map((file) => ({ url: `/${file}`, revision: null })),
-        ...['index.html', 'icon.svg', 'manifest.webmanifest'].map((file) => ({ url: `/${file}`, revision: revision(file) })),
+        ...['index.html', 'icon.svg', 'manifest.webmanifest'].map((file) => ({
+          url: `/${file}`,
+          revision: revisionOf(`${outDir}/${file}`),
+        })),
       ];
-      await build({
-        configFile: false,
-        root: folder,
-        logLevel: 'warn',
-        publicDir: false,
-        define: { 'self.__WB_MANIFEST': JSON.stringify(manifest), 'process.env.NODE_ENV': '"production"' },
-        build: {
-          outDir,
-          emptyOutDir: false,
-          target: 'baseline-widely-available',
-          lib: { entry: `${folder}/offline/service-worker.ts`, formats: ['iife'], name: 'leiterOffline', fileName: () => 'sw.js' },
-        },
-      });
+      await buildWorker('service-worker', 'sw.js', manifest, outDir);
     },
   };
+}
+
+/** A file a browser keeps; one that carries its hash in its name never changes, and has no revision. */
+export interface KeptFile {
+  readonly url: string;
+  readonly revision: string | null;
+}
+
+/** Builds a service worker of the folder `offline`, with the list of what it keeps. */
+export async function buildWorker(source: string, fileName: string, manifest: readonly KeptFile[], outDir: string): Promise<void> {
+  await build({
+    configFile: false,
+    root: folder,
+    logLevel: 'warn',
+    publicDir: false,
+    define: { 'self.__WB_MANIFEST': JSON.stringify(manifest), 'process.env.NODE_ENV': '"production"' },
+    build: {
+      outDir,
+      emptyOutDir: false,
+      target: 'baseline-widely-available',
+      lib: { entry: `${folder}/offline/${source}.ts`, formats: ['iife'], name: 'leiterOffline', fileName: () => fileName },
+    },
+  });
+}
+
+/** What stands for the content of a file whose name says nothing of it. */
+export function revisionOf(file: string): string {
+  return createHash('sha256').update(readFileSync(file)).digest('hex').slice(0, 16);
 }

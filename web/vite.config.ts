@@ -1,5 +1,6 @@
 import { defineConfig, mergeConfig } from 'vite';
 import { compression } from 'vite-plugin-compression2';
+import { familyPage } from './family-page.ts';
 import { firstNeeds } from './first-needs.ts';
 import { offline } from './offline.ts';
 import { shared } from './vite.shared.ts';
@@ -10,7 +11,7 @@ export default mergeConfig(
   shared,
   defineConfig({
     // packed once, here, and not for everybody who asks
-    plugins: [firstNeeds(), offline(), compression({ algorithms: ['gzip', 'brotliCompress'], include: /\.(js|css|svg)$/ })],
+    plugins: [firstNeeds(), offline(), familyPage(), compression({ algorithms: ['gzip', 'brotliCompress'], include: /\.(js|css|svg)$/ })],
     build: { target: 'baseline-widely-available', sourcemap: false, chunkSizeWarningLimit: 900 },
     server: { port: 4610, strictPort: true, proxy: { '/api': api } },
   }),

@@ -126,6 +126,8 @@ export interface TodayResponse {
   readonly close: readonly CloseToGrade[];
   /** Classes of the last two weeks that were taught, with a roll or marks to be finished. */
   readonly unfinished: readonly WeekEntry[];
+  /** What hurt when it was practised at home, in the last two weeks, of the children that one teaches; the newest first. */
+  readonly hurt: readonly { readonly childId: string; readonly childName: string; readonly movement: string; readonly day: string }[];
   /** What others changed in the last two weeks about who sees the children that one teaches. */
   readonly notices: readonly (ChildLogEntry & { readonly childId: string; readonly childName: string })[];
 }

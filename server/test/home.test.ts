@@ -131,6 +131,10 @@ describe('the page of a family', () => {
     await Promise.all([put(token, `practice/${id}`, practice), put(token, `practice/${id}`, practice)]);
     expect((await home(token)).practice).toMatchObject([{ id, ...practice }]);
     expect((await owner.get(`/api/children/${idOf('Leif')}/home`).expect(200)).body.practice).toMatchObject([practice]);
+    // what hurt stands on the first page of who teaches it, and of nobody who does not
+    const [own, foreign] = [await club.as('gymnastics'), await club.as('dance')];
+    expect((await own.get('/api/today').expect(200)).body.hurt).toMatchObject([{ childId: idOf('Leif'), movement: 'cartwheel' }]);
+    expect((await foreign.get('/api/today').expect(200)).body.hurt).toEqual([]);
     const [{ after }] = await club.source.query('SELECT count(*)::int AS after FROM observation WHERE child_id = $1', [idOf('Leif')]);
     expect(after).toBe(before);
     await put(token, `practice/${randomUUID()}`, { ...practice, day: addDays(today, -8) }).expect(422);

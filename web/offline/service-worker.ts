@@ -23,7 +23,7 @@ registerRoute(
       }
       return page(options);
     },
-    { denylist: [/^\/api\//, /^\/remote$/] },
+    { denylist: [/^\/api\//, /^\/remote$/, /^\/home$/] },
   ),
 );
 registerRoute(

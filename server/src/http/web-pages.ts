@@ -21,6 +21,7 @@ export function servePages(app: Pick<NestExpressApplication, 'use'>, folder: str
   if (!existsSync(`${folder}index.html`)) return;
   const html = readFileSync(`${folder}index.html`, 'utf8');
   const needs = `${folder}first-needs.json`;
+  const home = existsSync(`${folder}home.html`) ? readFileSync(`${folder}home.html`, 'utf8') : null;
   const linksFor = firstLinks(existsSync(needs) ? (JSON.parse(readFileSync(needs, 'utf8')) as FirstNeeds) : { fonts: [], pages: [] }); // written by our build
   app.use('/assets', sirv(`${folder}assets`, { immutable: true, maxAge: 365 * 24 * 3600, brotli: true, gzip: true }));
   app.use('/assets', (_request: Request, response: Response) => {
@@ -34,10 +35,10 @@ export function servePages(app: Pick<NestExpressApplication, 'use'>, folder: str
     else
       files(request, response, () => {
         const isKnown = request.headers.cookie?.includes(`${sessionCookie}=`) ?? false;
-        response
-          .setHeader('Cache-Control', 'no-cache')
-          .type('html')
-          .send(html.replace('</head>', () => `${linksFor(request.path, isKnown)}</head>`));
+        response.setHeader('Cache-Control', 'no-cache').type('html');
+        // the page of families is built by itself
+        if (home !== null && request.path === '/home') response.setHeader('X-Robots-Tag', 'noindex').send(home);
+        else response.send(html.replace('</head>', () => `${linksFor(request.path, isKnown)}</head>`));
       });
   });
 }

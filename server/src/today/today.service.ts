@@ -51,6 +51,7 @@ export class TodayService {
       entries: ownEntries.filter(({ day }) => day >= today),
       close: closeIn(boards.filter(isOwn)),
       unfinished: ownEntries.filter((entry) => isUnfinished(entry, today)).toReversed(),
+      hurt: await this.hurt(asker, today),
       notices: await this.notices(asker),
     };
   }
@@ -72,6 +73,19 @@ export class TodayService {
       board: boards.find(({ group }) => group.id === coming.group.id)?.rows ?? [],
       ageBand: ageBandOf(meanAge(children.map(({ ageYears }) => ageYears))),
     };
+  }
+
+  /** What families told of practice that hurt: to who teaches the child, and to owner and assistants. */
+  private hurt(asker: Asker, today: string): Promise<TodayResponse['hurt']> {
+    return rows<TodayResponse['hurt'][number]>(
+      this.source,
+      `SELECT p.child_id AS "childId", c.given_name || ' ' || c.family_initial AS "childName", p.movement_slug AS movement, p.day
+       FROM practice p JOIN child c ON c.id = p.child_id AND c.archived_at IS NULL
+       WHERE p.club_id = $1 AND p.feeling = 'hurt' AND p.day >= $2 AND ($3 OR EXISTS (
+         SELECT 1 FROM enrolment e JOIN teaching_group t ON t.id = e.group_id WHERE e.child_id = c.id AND e.to_day IS NULL AND t.instructor_id = $4))
+       ORDER BY p.day DESC, p.noted_at DESC LIMIT 20`,
+      [asker.clubId, addDays(today, -daysUnfinished), asker.role !== 'instructor', asker.id],
+    );
   }
 
   /** What others changed lately about who sees the children that one teaches, or taught until then. */

@@ -1,3 +1,4 @@
+import { surfaceWords } from '../shared/household-words';
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
@@ -10,7 +11,6 @@ import { useState } from 'react';
 import { Figure } from '../shared/figure';
 import { Refused } from '../shared/page';
 import { palette } from '../shared/palette';
-import { surfaceWords } from '../shared/words';
 import { useSaveRoom } from '../queries/session.queries';
 
 const usual: TeachingRoom = { clearLengthM: 3, clearWidthM: 2.5, cameraDistanceM: 3, cameraHeightM: 0.9, viewAngleDegrees: 70 };

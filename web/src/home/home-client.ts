@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import type { HomePageResponse, Problem } from '@leiter/contract';
-import Dexie, { type Table } from 'dexie';
+import { createStore, del, get, set, update } from 'idb-keyval';
 
 /** Why the page is not there: the link is good no more, or too many were tried from here. */
 export class HomeRefused extends Error {
@@ -14,24 +14,15 @@ export class HomeRefused extends Error {
 
 /** Something a family did that has to arrive; sent again it is the same. */
 export interface HomeWrite {
-  readonly id?: number;
   readonly link: string;
   readonly method: 'PUT' | 'POST' | 'DELETE';
   readonly path: string;
   readonly body?: unknown;
 }
 
-class HomeStore extends Dexie {
-  declare readonly pages: Table<{ readonly link: string; readonly page: HomePageResponse }, string>;
-  declare readonly writes: Table<HomeWrite, number>;
-
-  constructor() {
-    super('leiter-home');
-    this.version(1).stores({ pages: 'link', writes: '++id, link' });
-  }
-}
-
-const store = new HomeStore();
+const store = createStore('leiter-home', 'kept');
+const pageOf = (link: string): string => `page ${link}`;
+const waitingOf = (link: string): string => `waiting ${link}`;
 
 async function send(link: string, method: string, path: string, body?: unknown): Promise<Response> {
   return fetch(`/api/${path}`, {
@@ -47,32 +38,33 @@ async function refusal(answer: Response): Promise<HomeRefused> {
   return new HomeRefused(answer.status, problem?.errors?.[0]?.message ?? problem?.detail ?? t`This did not work.`);
 }
 
+/** What home-first.js asked for before this was here; taken once, so that the next time it is asked anew. */
+async function askedFirst(link: string): Promise<Response | null> {
+  const asked = (window as { leiterFirst?: { readonly link: string; readonly answer: Promise<Response | null> } }).leiterFirst;
+  Reflect.deleteProperty(window, 'leiterFirst');
+  return asked?.link === link ? asked.answer : null;
+}
+
 /** What was shown the last time, for a phone without a connection; null where nothing was. */
 export async function keptPage(link: string): Promise<HomePageResponse | null> {
-  return (await store.pages.get(link).catch(() => undefined))?.page ?? null;
+  return (await get<HomePageResponse>(pageOf(link), store).catch(() => undefined)) ?? null;
 }
 
 /** The page as it is now; kept for when there is no connection. @throws HomeRefused where the link opens nothing: then nothing is kept of it */
 export async function freshPage(link: string): Promise<HomePageResponse> {
-  const answer = await send(link, 'GET', 'home');
+  const answer = (await askedFirst(link)) ?? (await send(link, 'GET', 'home'));
   if (!answer.ok) {
-    if (answer.status === 404) {
-      await store.pages.delete(link).catch(() => undefined);
-      await store.writes
-        .where({ link })
-        .delete()
-        .catch(() => undefined);
-    }
+    if (answer.status === 404) for (const key of [pageOf(link), waitingOf(link)]) await del(key, store).catch(() => undefined);
     throw await refusal(answer);
   }
   const page = (await answer.json()) as HomePageResponse; // what the contract promises for the path
-  await store.pages.put({ link, page }).catch(() => undefined);
+  await set(pageOf(link), page, store).catch(() => undefined);
   return page;
 }
 
 /** Keeps what was done here first, then sends it, and whatever waits. @returns how many still wait */
 export async function tellHome(write: HomeWrite): Promise<number> {
-  await store.writes.add(write);
+  await update<readonly HomeWrite[]>(waitingOf(write.link), (waiting = []) => [...waiting, write], store);
   return sendWaiting(write.link);
 }
 
@@ -88,19 +80,27 @@ export function sendWaiting(link: string): Promise<number> {
 }
 
 async function sendAll(link: string): Promise<number> {
-  for (const write of await store.writes.where({ link }).sortBy('id')) {
+  const key = waitingOf(link);
+  let refused: HomeRefused | null = null;
+  for (let [first, ...others] = await waiting(key); first; [first, ...others] = await waiting(key)) {
     let answer: Response;
     try {
-      answer = await send(link, write.method, write.path, write.body);
+      answer = await send(link, first.method, first.path, first.body);
     } catch {
-      break;
+      return others.length + 1;
     }
-    if (answer.status === 429 || answer.status >= 500) break;
-    if (write.id !== undefined) await store.writes.delete(write.id);
-    if (!answer.ok) throw await refusal(answer);
+    if (answer.status === 429 || answer.status >= 500) return others.length + 1;
+    await update<readonly HomeWrite[]>(key, (now = []) => now.slice(1), store);
+    // what was asked for before this was sent does not know of it
+    Reflect.deleteProperty(window, 'leiterFirst');
+    // what comes after it is sent all the same
+    if (!answer.ok) refused ??= await refusal(answer);
   }
-  return store.writes.where({ link }).count();
+  if (refused) throw refused;
+  return 0;
 }
+
+const waiting = async (key: string): Promise<readonly HomeWrite[]> => (await get<readonly HomeWrite[]>(key, store)) ?? [];
 
 /** Opens a certificate: it is asked for with the link, which stands in no address. */
 export async function certificate(link: string, gradeId: string): Promise<Blob> {

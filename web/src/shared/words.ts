@@ -1,5 +1,5 @@
 import { plural, t } from '@lingui/core/macro';
-import type { AdultNeed, Help, Mark, MovementKind, SectionKind, StandingName, Surface, TeachingStyle, Way } from '@leiter/core';
+import type { AdultNeed, Help, Mark, MovementKind, SectionKind, StandingName, TeachingStyle, Way } from '@leiter/core';
 import { DateTime } from 'luxon';
 
 export const markWords: Readonly<Record<Mark, string>> = {
@@ -74,16 +74,6 @@ export const styleAbout: Readonly<Record<TeachingStyle, string>> = {
   along: t`You do, all join in: new things are named and shown while everybody moves.`,
   'as-it-comes': t`Warm-up, stretching, strength and cool-down along with you; basics, drills and skills are explained first.`,
   'watch-then-do': t`You show and explain nearly everything before it is done.`,
-};
-
-export const surfaceWords: Readonly<Record<Surface, string>> = {
-  mat: t`mat`,
-  'thick-rug': t`thick rug`,
-  carpet: t`carpet`,
-  grass: t`grass`,
-  wood: t`wood`,
-  tiles: t`tiles`,
-  concrete: t`concrete`,
 };
 
 /** `Tue 24 Nov`. */

@@ -42,6 +42,7 @@ function TodayPage() {
                 <Notices notices={data.notices} />
               </Panel>
               <Panel label={t`Children to look at`} width={380}>
+                <HurtAtHome hurt={data.hurt} library={library} />
                 <GradingAhead today={day} />
                 <Close close={data.close} />
                 <NotSeenLately rows={data.next.board} groupName={data.next.coming.group.name} today={day} />
@@ -107,6 +108,24 @@ function Line({ children }: { readonly children: React.ReactNode }) {
   return (
     <Box component="li" sx={{ borderTop: `1px solid ${palette.line}`, py: 0.75 }}>
       {children}
+    </Box>
+  );
+}
+
+/** What hurt when it was practised at home: to be asked about before the next class. */
+function HurtAtHome({ hurt, library }: { readonly hurt: TodayResponse['hurt']; readonly library: Library }) {
+  if (hurt.length === 0) return null;
+  return (
+    <Box component="section" aria-label={t`It hurt at home`} sx={{ mb: 3 }}>
+      <Typography variant="h2" sx={{ mb: 0.5, color: palette.stop }}>
+        <Trans>It hurt at home</Trans>
+      </Typography>
+      {hurt.map(({ childId, childName, movement, day }) => (
+        <Box key={`${childId} ${movement} ${day}`} sx={{ borderTop: `1px solid ${palette.line}`, py: 0.75 }}>
+          <Link to={`/children/${childId}`}>{childName}</Link>
+          {t`: ${library.get(movement)?.name ?? movement}, ${dayText(day)}`}
+        </Box>
+      ))}
     </Box>
   );
 }

@@ -15,11 +15,10 @@ import { useSyllabuses } from '../../queries/syllabus.queries';
 import { ChoiceBar } from '../../shared/choice-bar';
 import { FormDialog } from '../../shared/form-dialog';
 import { FormField } from '../../shared/form-field';
-import { adultPlaceWords } from '../../shared/household-words';
+import { adultPlaceWords, surfaceWords } from '../../shared/household-words';
 import { onlyChanged } from '../../shared/only-changed';
 import { palette } from '../../shared/palette';
 import { useServerForm } from '../../shared/server-form';
-import { surfaceWords } from '../../shared/words';
 import { addChild, changeChild } from '../../queries/children.queries';
 
 interface Values {

@@ -1,7 +1,6 @@
 import { t } from '@lingui/core/macro';
 import type { Household } from '@leiter/contract';
-import { adultPlaceWords } from '../../shared/household-words';
-import { surfaceWords } from '../../shared/words';
+import { adultPlaceWords, surfaceWords } from '../../shared/household-words';
 
 /** What a child has at home, as rows of a list. */
 export function householdRows(household: Household): readonly (readonly [string, string])[] {

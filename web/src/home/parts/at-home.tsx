@@ -1,16 +1,14 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import type { AdultPlace, ConsentKind, HomePageResponse } from '@leiter/contract';
 import { surfaces, type Surface } from '@leiter/core';
 import { useId, useState, type ReactNode } from 'react';
-import { ChoiceBar } from '../../shared/choice-bar';
-import { adultPlaceWords } from '../../shared/household-words';
-import { palette } from '../../shared/palette';
-import { dateText, surfaceWords } from '../../shared/words';
-import type { Tell } from '../home.page';
+import { adultPlaceWords, surfaceWords } from '../../shared/household-words';
+import type { Tell } from '../home-page';
+import { dateText } from '../home-words';
 import { Section } from './section';
+
+const places = ['in-the-room', 'in-the-next-room', 'not-at-hand'] as const satisfies readonly AdultPlace[];
 
 const consents: readonly { readonly kind: ConsentKind; readonly words: string }[] = [
   { kind: 'pictures', words: t`Pictures of the class may show our child` },
@@ -45,70 +43,65 @@ export function AtHome({ page, tell }: { readonly page: HomePageResponse; readon
           />
         ) : (
           <>
-            <Box sx={{ mb: 1 }}>
+            <p>
               {child.isHomeKnown
-                ? t`${surfaceWords[household.surface]}, ${household.clearLengthM} × ${household.clearWidthM} m free, adult: ${adultPlaceWords[household.adult]}${household.things.length > 0 ? `; ${household.things.join(', ')}` : ''}.`
+                ? t`Floor: ${surfaceWords[household.surface]}; ${household.clearLengthM} × ${household.clearWidthM} m free; adult: ${adultPlaceWords[household.adult]}${household.things.length > 0 ? `; ${household.things.join(', ')}` : ''}.`
                 : t`Nobody has told yet what there is at home. Exercises are chosen by it, so that nothing needs more room than there is.`}
-            </Box>
-            <Button
-              variant={child.isHomeKnown ? 'outlined' : 'contained'}
+            </p>
+            <button
+              type="button"
+              className={child.isHomeKnown ? '' : 'main'}
               onClick={() => {
                 setChanging(true);
               }}
             >
               {child.isHomeKnown ? t`Something changed` : t`Tell it`}
-            </Button>
+            </button>
           </>
         )}
       </Section>
-      <Section title={t`What we allow`} about={t`Nothing is allowed until you say so, and you can take it back at any time.`}>
-        {consents.map(({ kind, words }) => {
-          const last = page.consents.find((one) => one.kind === kind);
-          return (
-            <Box
-              key={kind}
-              sx={{
-                borderTop: `1px solid ${palette.line}`,
-                py: 1,
-                display: 'flex',
-                gap: 1,
-                alignItems: 'center',
-                justifyContent: 'space-between',
-              }}
-            >
-              <Box>
-                {words}
-                {last && (
-                  <Box sx={{ fontSize: 14, color: palette.soft }}>
-                    {last.isGiven
-                      ? t`allowed on ${dateText(last.at.slice(0, 10))}`
-                      : t`not allowed since ${dateText(last.at.slice(0, 10))}`}
-                  </Box>
-                )}
-              </Box>
-              <ChoiceBar
-                label={words}
-                choices={[
-                  { value: 'yes', words: t`yes` },
-                  { value: 'no', words: t`no` },
-                ]}
-                value={last?.isGiven ? 'yes' : 'no'}
-                onChange={(chosen) => {
-                  const isGiven = chosen === 'yes';
-                  if (chosen === null || isGiven === (last?.isGiven ?? false)) return;
-                  void tell({ method: 'POST', path: 'home/consents', body: { kind, isGiven } }, (now) => ({
-                    ...now,
-                    consents: [
-                      ...now.consents.filter((one) => one.kind !== kind),
-                      { kind, isGiven, at: new Date().toISOString(), by: null },
-                    ],
-                  }));
-                }}
-              />
-            </Box>
-          );
-        })}
-      </Section>
+      <div className="on-screen">
+        <Section title={t`What we allow`} about={t`Nothing is allowed until you say so, and you can take it back at any time.`}>
+          {consents.map(({ kind, words }) => {
+            const last = page.consents.find((one) => one.kind === kind);
+            const say = (isGiven: boolean): void => {
+              if (isGiven === (last?.isGiven ?? false)) return;
+              void tell({ method: 'POST', path: 'home/consents', body: { kind, isGiven } }, (now) => ({
+                ...now,
+                consents: [...now.consents.filter((one) => one.kind !== kind), { kind, isGiven, at: new Date().toISOString(), by: null }],
+              }));
+            };
+            return (
+              <div key={kind} className="line">
+                <div>
+                  {words}
+                  {last && (
+                    <div className="small soft">
+                      {last.isGiven
+                        ? t`allowed on ${dateText(last.at.slice(0, 10))}`
+                        : t`not allowed since ${dateText(last.at.slice(0, 10))}`}
+                    </div>
+                  )}
+                </div>
+                <div role="group" aria-label={words} className="rest choice">
+                  {[true, false].map((isGiven) => (
+                    <button
+                      key={String(isGiven)}
+                      type="button"
+                      aria-pressed={isGiven === (last?.isGiven ?? false)}
+                      onClick={() => {
+                        say(isGiven);
+                      }}
+                    >
+                      {isGiven ? t`yes` : t`no`}
+                    </button>
+                  ))}
+                </div>
+              </div>
+            );
+          })}
+        </Section>
+      </div>
     </>
   );
 }
@@ -133,8 +126,7 @@ function HomeForm({
   const metres = (text: string): number => Number(text.replace(',', '.'));
   const isRight = [length, width].every((text) => metres(text) >= 0.5 && metres(text) <= 50);
   return (
-    <Box
-      component="form"
+    <form
       aria-label={t`At home`}
       onSubmit={(event) => {
         event.preventDefault();
@@ -152,7 +144,6 @@ function HomeForm({
             .slice(0, 30),
         });
       }}
-      sx={{ display: 'grid', gap: 1.5 }}
     >
       <Field label={t`The floor`}>
         {(id) => (
@@ -162,7 +153,6 @@ function HomeForm({
             onChange={(event) => {
               setSurface(surfaces.find((one) => one === event.target.value) ?? surface);
             }}
-            style={fieldStyle}
           >
             {surfaces.map((one) => (
               <option key={one} value={one}>
@@ -172,7 +162,7 @@ function HomeForm({
           </select>
         )}
       </Field>
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5 }}>
+      <div className="two">
         <Field label={t`Free length in metres`}>
           {(id) => (
             <input
@@ -182,7 +172,6 @@ function HomeForm({
               onChange={(event) => {
                 setLength(event.target.value);
               }}
-              style={fieldStyle}
             />
           )}
         </Field>
@@ -195,15 +184,14 @@ function HomeForm({
               onChange={(event) => {
                 setWidth(event.target.value);
               }}
-              style={fieldStyle}
             />
           )}
         </Field>
-      </Box>
+      </div>
       {!isRight && (
-        <Box role="alert" sx={{ color: palette.stop }}>
+        <div role="alert" className="caution">
           <Trans>Metres as a number, at least half a metre.</Trans>
-        </Box>
+        </div>
       )}
       <Field label={t`Where an adult is during class`}>
         {(id) => (
@@ -211,12 +199,10 @@ function HomeForm({
             id={id}
             value={adult}
             onChange={(event) => {
-              const chosen = (['in-the-room', 'in-the-next-room', 'not-at-hand'] as const).find((one) => one === event.target.value);
-              if (chosen) setAdult(chosen);
+              setAdult(places.find((one) => one === event.target.value) ?? adult);
             }}
-            style={fieldStyle}
           >
-            {(['in-the-room', 'in-the-next-room', 'not-at-hand'] as const).map((one) => (
+            {places.map((one) => (
               <option key={one} value={one}>
                 {adultPlaceWords[one]}
               </option>
@@ -233,41 +219,27 @@ function HomeForm({
             onChange={(event) => {
               setThings(event.target.value);
             }}
-            style={fieldStyle}
           />
         )}
       </Field>
-      <Box sx={{ display: 'flex', gap: 1 }}>
-        <Button type="submit" variant="contained" disabled={!isRight}>
+      <div className="buttons">
+        <button type="submit" className="main" disabled={!isRight}>
           <Trans>Tell the club</Trans>
-        </Button>
-        <Button variant="outlined" onClick={onCancel}>
+        </button>
+        <button type="button" onClick={onCancel}>
           <Trans>Leave it</Trans>
-        </Button>
-      </Box>
-    </Box>
+        </button>
+      </div>
+    </form>
   );
 }
-
-const fieldStyle = {
-  font: 'inherit',
-  width: '100%',
-  minHeight: 44,
-  padding: '6px 10px',
-  border: '1px solid #8A8371',
-  borderRadius: 8,
-  background: '#FFFFFF',
-  color: palette.ink,
-} as const;
 
 function Field({ label, children }: { readonly label: string; readonly children: (id: string) => ReactNode }) {
   const id = useId();
   return (
-    <Box>
-      <Box component="label" htmlFor={id} sx={{ display: 'block', fontSize: 14, mb: 0.25 }}>
-        {label}
-      </Box>
+    <div>
+      <label htmlFor={id}>{label}</label>
       {children(id)}
-    </Box>
+    </div>
   );
 }

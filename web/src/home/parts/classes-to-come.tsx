@@ -1,12 +1,9 @@
 import { plural, t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import type { HomeClass, HomePageResponse } from '@leiter/contract';
 import { daysBetween } from '@leiter/core';
-import { palette } from '../../shared/palette';
-import { dayText, daysAway, namesText } from '../../shared/words';
-import type { Tell } from '../home.page';
+import type { Tell } from '../home-page';
+import { dayText, inDays } from '../home-words';
 import { Section } from './section';
 
 /** The classes to come, the next one with what to lay out; an absence is told by a press. */
@@ -16,122 +13,117 @@ export function ClassesToCome({ page, tell }: { readonly page: HomePageResponse;
     <>
       {page.grading.map((one) => (
         <Section key={one.day} title={t`Grading day`}>
-          <Box sx={{ backgroundColor: '#FFFFFF', border: `1px solid ${palette.line}`, borderRadius: 2, p: 1.75 }}>
+          <div className="card">
             <strong>
               {dayText(one.day)}, {one.warmUpAt ?? one.startsAt}
             </strong>{' '}
             <Trans>
-              for {one.gradeName}, {daysAway(daysBetween(page.today, one.day))}
+              for {one.gradeName}, {inDays(daysBetween(page.today, one.day))}
             </Trans>
-            <Box sx={{ color: palette.soft, mt: 0.5 }}>
+            <div className="soft">
               {one.warmUpAt === null ? t`When it is ${page.child.givenName}’s turn will be told.` : t`It begins with the warm-up.`}
-            </Box>
-          </Box>
+            </div>
+          </div>
         </Section>
       ))}
       <Section title={t`Next class`}>
         {next ? (
-          <ClassCard one={next} page={page} tell={tell} isNext />
+          <Next one={next} page={page} tell={tell} />
         ) : (
-          <Box sx={{ color: palette.soft }}>
+          <p className="soft">
             <Trans>No class is on the calendar in the next weeks.</Trans>
-          </Box>
+          </p>
         )}
-        {later.length > 0 && (
-          <Box sx={{ mt: 1 }}>
-            {later.map((one) => (
-              <ClassCard key={`${one.groupId} ${one.day}`} one={one} page={page} tell={tell} />
-            ))}
-          </Box>
-        )}
+        {later.map((one) => (
+          <div key={`${one.groupId} ${one.day}`} className="line">
+            <When one={one} />
+            <div className="rest">
+              <Comes one={one} page={page} tell={tell} />
+            </div>
+          </div>
+        ))}
       </Section>
     </>
   );
 }
 
-function ClassCard({
-  one,
-  page,
-  tell,
-  isNext = false,
-}: {
+interface Props {
   readonly one: HomeClass;
   readonly page: HomePageResponse;
   readonly tell: Tell;
-  readonly isNext?: boolean;
-}) {
+}
+
+function Next({ one, page, tell }: Props) {
+  return (
+    <div className="card">
+      <When one={one} about={inDays(daysBetween(page.today, one.day))} />
+      {one.off === null && (
+        <>
+          {one.focus.length > 0 && <p style={{ marginTop: 8 }}>{t`It is about: ${new Intl.ListFormat('en-GB').format(one.focus)}.`}</p>}
+          {one.prepare.length > 0 ? (
+            <ul aria-label={t`To lay out`}>
+              {one.prepare.map((line) => (
+                <li key={line}>{line}</li>
+              ))}
+            </ul>
+          ) : (
+            <p className="soft" style={{ marginTop: 8 }}>
+              <Trans>What to lay out will stand here once the class is planned.</Trans>
+            </p>
+          )}
+        </>
+      )}
+      <Comes one={one} page={page} tell={tell} />
+    </div>
+  );
+}
+
+function When({ one, about }: { readonly one: HomeClass; readonly about?: string }) {
+  return (
+    <div>
+      <strong>
+        {dayText(one.day)}, {one.startsAt}
+      </strong>
+      <div className="soft">
+        {[one.groupName, plural(one.lengthMinutes, { one: '# minute', other: '# minutes' }), ...(about === undefined ? [] : [about])].join(
+          ' · ',
+        )}
+      </div>
+      {one.off !== null && <strong className="caution">{t`Does not take place: ${one.off}`}</strong>}
+    </div>
+  );
+}
+
+function Comes({ one, page, tell }: Props) {
   const { groupId, day } = one;
+  if (one.off !== null) return null;
   const say = (isAway: boolean): void => {
     void tell({ method: 'PUT', path: 'home/absence', body: { groupId, day, isAway } }, (now) => ({
       ...now,
       coming: now.coming.map((other) => (other.groupId === groupId && other.day === day ? { ...other, isAway } : other)),
     }));
   };
-  return (
-    <Box
-      sx={
-        isNext
-          ? { backgroundColor: '#FFFFFF', border: `1px solid ${palette.line}`, borderRadius: 2, p: 1.75 }
-          : {
-              borderTop: `1px solid ${palette.line}`,
-              py: 1,
-              display: 'flex',
-              gap: 1,
-              alignItems: 'center',
-              justifyContent: 'space-between',
-            }
-      }
+  return one.isAway ? (
+    <>
+      <strong>{t`You told: ${page.child.givenName} does not come.`}</strong>{' '}
+      <button
+        type="button"
+        onClick={() => {
+          say(false);
+        }}
+      >
+        <Trans>Comes after all</Trans>
+      </button>
+    </>
+  ) : (
+    <button
+      type="button"
+      aria-label={t`Cannot come on ${dayText(day)}`}
+      onClick={() => {
+        say(true);
+      }}
     >
-      <Box>
-        <strong>
-          {dayText(day)}, {one.startsAt}
-        </strong>
-        <Box sx={{ color: palette.soft }}>
-          {one.groupName} · {plural(one.lengthMinutes, { one: '# minute', other: '# minutes' })}
-          {isNext && ` · ${daysAway(daysBetween(page.today, day))}`}
-        </Box>
-        {one.off !== null && <Box sx={{ color: palette.caution, fontWeight: 700 }}>{t`Does not take place: ${one.off}`}</Box>}
-        {isNext && one.off === null && (
-          <>
-            {one.focus.length > 0 && <Box sx={{ mt: 1 }}>{t`It is about: ${namesText(one.focus)}.`}</Box>}
-            {one.prepare.length > 0 ? (
-              <Box component="ul" aria-label={t`To lay out`} sx={{ pl: 2.5, my: 1 }}>
-                {one.prepare.map((line) => (
-                  <li key={line}>{line}</li>
-                ))}
-              </Box>
-            ) : (
-              <Box sx={{ color: palette.soft, my: 1 }}>
-                <Trans>What to lay out will stand here once the class is planned.</Trans>
-              </Box>
-            )}
-          </>
-        )}
-      </Box>
-      {one.off === null &&
-        (one.isAway ? (
-          <Box sx={{ flexShrink: 0 }}>
-            <Box sx={{ fontWeight: 700, mb: 0.5 }}>{t`You told: ${page.child.givenName} does not come.`}</Box>
-            <Button
-              variant="outlined"
-              onClick={() => {
-                say(false);
-              }}
-            >
-              <Trans>Comes after all</Trans>
-            </Button>
-          </Box>
-        ) : (
-          <Button
-            variant="outlined"
-            sx={{ flexShrink: 0 }}
-            onClick={() => {
-              say(true);
-            }}
-          >
-            <Trans>Cannot come</Trans>
-          </Button>
-        ))}
-    </Box>
+      <Trans>Cannot come</Trans>
+    </button>
   );
 }

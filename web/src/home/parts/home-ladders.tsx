@@ -1,14 +1,11 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import Box from '@mui/material/Box';
 import type { HomeLadder, HomePageResponse } from '@leiter/contract';
 import { standingNames, type StandingName } from '@leiter/core';
 import { useState } from 'react';
-import { palette } from '../../shared/palette';
 import { Rungs, isMetName } from '../../shared/rungs';
-import { TextButton } from '../../shared/text-button';
-import { dateText } from '../../shared/words';
 import { certificate } from '../home-client';
+import { dateText } from '../home-words';
 import { Section } from './section';
 
 /** How far a standing is up the three rungs. */
@@ -38,45 +35,40 @@ function Ladder({ ladder, page, link }: { readonly ladder: HomeLadder; readonly 
   const { next } = ladder;
   return (
     <Section title={ladder.programmeName}>
-      <Box component="ul" aria-label={t`Grades`} sx={{ listStyle: 'none', p: 0, m: 0, mb: 1.5 }}>
+      <ul className="plain" aria-label={t`Grades`} style={{ marginBottom: 12 }}>
         {held.length === 0 && <li>{ladder.startsAs}</li>}
         {held.toReversed().map((grade) => (
-          <Box component="li" key={grade.gradeId} sx={{ display: 'flex', gap: 1, alignItems: 'baseline', flexWrap: 'wrap', py: 0.25 }}>
-            <strong>{grade.name}</strong>
-            <Box sx={{ color: palette.soft }}>{dateText(grade.awardedOn ?? '')}</Box>
+          <li key={grade.gradeId}>
+            <strong>{grade.name}</strong> <span className="soft">{dateText(grade.awardedOn ?? '')}</span>{' '}
             <Certificate link={link} gradeId={grade.gradeId} name={grade.name} />
-          </Box>
+          </li>
         ))}
-      </Box>
+      </ul>
       {next && (
         <>
-          <Box sx={{ mb: 0.5 }}>
+          <p>
             <Trans>
               Towards <strong>{next.name}</strong>: {next.metCount} of {next.asked.length} are there.
             </Trans>
-          </Box>
-          <Box component="ul" aria-label={t`Asked for ${next.name}`} sx={{ listStyle: 'none', p: 0, m: 0 }}>
+          </p>
+          <ul className="plain" aria-label={t`Asked for ${next.name}`}>
             {next.asked.map(({ movement: slug, stage, standing }) => {
               const movement = page.movements.find((one) => one.slug === slug);
               const step = stage === null ? undefined : movement?.stages[stage - 1];
               return (
-                <Box
-                  component="li"
-                  key={`${slug} ${String(stage)}`}
-                  sx={{ display: 'flex', gap: 1.25, alignItems: 'center', borderTop: `1px solid ${palette.line}`, py: 0.75 }}
-                >
+                <li key={`${slug} ${String(stage)}`} className="line">
                   <Rungs climbed={climbedOf(standing)} isMet={isMetName(standing)} isFading={standing === 'fading'} height={22} />
-                  <Box sx={{ lineHeight: 1.25 }}>
+                  <div>
                     {movement?.name ?? slug}
-                    <Box sx={{ fontSize: 14, color: palette.soft }}>{step ? step.see : movement?.plainMeaning}</Box>
-                  </Box>
-                  <Box sx={{ ml: 'auto', fontSize: 14, textAlign: 'right', fontWeight: isMetName(standing) ? 700 : 400, maxWidth: 110 }}>
+                    <div className="small soft">{step ? step.see : movement?.plainMeaning}</div>
+                  </div>
+                  <div className="rest small" style={{ maxWidth: 110, fontWeight: isMetName(standing) ? 700 : 400 }}>
                     {standingText[standing]}
-                  </Box>
-                </Box>
+                  </div>
+                </li>
               );
             })}
-          </Box>
+          </ul>
         </>
       )}
     </Section>
@@ -103,9 +95,8 @@ function Certificate({ link, gradeId, name }: { readonly link: string; readonly 
     }
   };
   return (
-    <TextButton
-      label={state === 'coming' ? t`One moment …` : state === 'refused' ? t`It did not come. Try again` : t`certificate`}
-      onClick={() => void open()}
-    />
+    <button type="button" className="link" onClick={() => void open()}>
+      {state === 'coming' ? t`One moment …` : state === 'refused' ? t`It did not come. Try again` : t`certificate`}
+    </button>
   );
 }

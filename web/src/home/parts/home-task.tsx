@@ -1,20 +1,16 @@
 import { plural, t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import type { HomePageResponse, HomeTaskForChild } from '@leiter/contract';
 import { doseText, sidesText, type PracticeFeeling } from '@leiter/core';
 import { useState } from 'react';
-import { Figure } from '../../shared/figure';
-import { palette } from '../../shared/palette';
-import { dateText } from '../../shared/words';
-import type { Tell } from '../home.page';
+import { feelingWords } from '../feeling-words';
+import type { Tell } from '../home-page';
+import { dateText } from '../home-words';
+import { LateFigure } from './late-figure';
 import { PracticeCounter } from './practice-counter';
 import { Section } from './section';
 
 type TaskItem = HomeTaskForChild['items'][number];
-
-export const feelingWords: Readonly<Record<PracticeFeeling, string>> = { well: t`went well`, hard: t`was hard`, hurt: t`it hurt` };
 
 /** What is practised until the next class: a few things, once a day, with a counter that speaks. */
 export function HomeTask({ page, tell }: { readonly page: HomePageResponse; readonly tell: Tell }) {
@@ -40,69 +36,66 @@ export function HomeTask({ page, tell }: { readonly page: HomePageResponse; read
           : t`From ${task.groupName}, ${dateText(task.day)}.`
       }
     >
-      {task.note !== '' && <Box sx={{ mb: 1, fontStyle: 'italic' }}>{task.note}</Box>}
+      {task.note !== '' && <p>{task.note}</p>}
       {task.items.map((item) => {
         const movement = page.movements.find(({ slug }) => slug === item.movement);
         const done = doneToday(item.movement);
-        const sides = sidesText(item.sides);
         return (
-          <Box
-            key={item.movement}
-            sx={{
-              display: 'grid',
-              gridTemplateColumns: '84px minmax(0, 1fr)',
-              gap: 1.25,
-              backgroundColor: '#FFFFFF',
-              border: `1px solid ${palette.line}`,
-              borderRadius: 2,
-              p: 1.25,
-              mb: 1,
-            }}
-          >
-            <Figure movement={movement} size={84} behind="#FFFFFF" />
-            <Box>
-              <strong style={{ fontSize: 17 }}>{movement?.name ?? item.movement}</strong>
-              <Box>{[doseText(item.dose), sides].filter((part) => part !== '').join(', ')}</Box>
-              {movement?.cues[0] !== undefined && <Box sx={{ color: palette.soft, fontSize: 14.5 }}>{movement.cues[0]}</Box>}
+          <div key={item.movement} className="card task">
+            <LateFigure movement={movement} size={84} behind="#FFFFFF" />
+            <div>
+              <strong>{movement?.name ?? item.movement}</strong>
+              <div>{[doseText(item.dose), sidesText(item.sides)].filter((part) => part !== '').join(', ')}</div>
+              {movement?.cues[0] !== undefined && <div className="small soft">{movement.cues[0]}</div>}
               {item.isWithAdult && (
-                <Box sx={{ color: palette.caution, fontSize: 14.5 }}>
+                <div className="small caution">
                   <Trans>With an adult beside.</Trans>
-                </Box>
+                </div>
               )}
-              <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap', mt: 1 }}>
-                <Button
-                  variant={done ? 'outlined' : 'contained'}
+              <div className="buttons">
+                <button
+                  type="button"
+                  className={done ? '' : 'main'}
                   onClick={() => {
                     setRunning(item);
                   }}
                 >
                   {done ? t`Once more` : t`Start`}
-                </Button>
+                </button>
                 {done ? (
-                  <Box role="status" sx={{ color: palette.primary, fontWeight: 700 }}>
+                  <div role="status" className="there">
                     {t`done today: ${feelingWords[done.feeling]}`}
-                  </Box>
+                  </div>
                 ) : (
-                  <Button
-                    variant="outlined"
+                  <button
+                    type="button"
                     onClick={() => {
                       note(item.movement, 'well');
                     }}
                   >
                     <Trans>Done without it</Trans>
-                  </Button>
+                  </button>
                 )}
-              </Box>
-            </Box>
-          </Box>
+              </div>
+            </div>
+          </div>
         );
       })}
-      <Box sx={{ color: palette.soft }}>
+      <p className="soft on-screen">
         {days === 0
           ? t`Nothing was noted since that class.`
           : t`Practised on ${plural(days, { one: '# day', other: '# days' })} since that class.`}{' '}
         <Trans>It is shown to the instructor beside what is seen in class, never in its place.</Trans>
-      </Box>
+      </p>
+      <button
+        type="button"
+        className="link"
+        onClick={() => {
+          window.print();
+        }}
+      >
+        <Trans>Print it</Trans>
+      </button>
       {running && (
         <PracticeCounter
           item={running}

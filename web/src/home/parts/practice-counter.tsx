@@ -1,14 +1,11 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
 import type { HomeMovement, HomeTaskForChild } from '@leiter/contract';
 import { doseText, practiceFeelings, type PracticeFeeling, type PracticeStep } from '@leiter/core';
-import { Figure } from '../../shared/figure';
-import { headingFont, palette } from '../../shared/palette';
+import { useEffect, useRef } from 'react';
+import { feelingWords } from '../feeling-words';
 import { usePracticeRun } from '../use-practice-run';
-import { feelingWords } from './home-task';
+import { LateFigure } from './late-figure';
 
 const sideWords = { left: t`left`, right: t`right` } as const;
 
@@ -43,68 +40,61 @@ export function PracticeCounter({
 }) {
   const run = usePracticeRun(item.dose, item.sides, leadSide, (step) => (step === 'over' ? t`Done. Well practised!` : stepWords(step)));
   const { step } = run;
+  const dialog = useRef<HTMLDialogElement>(null);
+  useEffect(() => {
+    dialog.current?.showModal();
+  }, []);
   return (
-    <Dialog
-      open
-      fullScreen
-      onClose={onClose}
-      aria-label={t`Practise ${movement?.name ?? item.movement}`}
-      slotProps={{ paper: { sx: { backgroundColor: palette.paper } } }}
-    >
-      <Box sx={{ p: 2, display: 'flex', flexDirection: 'column', alignItems: 'center', minHeight: '100%', textAlign: 'center' }}>
-        <Box sx={{ fontFamily: headingFont, fontWeight: 700, fontSize: 24 }}>{movement?.name ?? item.movement}</Box>
-        <Box sx={{ color: palette.soft }}>{doseText(item.dose)}</Box>
-        <Box sx={{ my: 1.5 }}>
-          <Figure movement={movement} size={240} />
-        </Box>
+    <dialog ref={dialog} aria-label={t`Practise ${movement?.name ?? item.movement}`} onClose={onClose}>
+      <div className="counter">
+        <h1>{movement?.name ?? item.movement}</h1>
+        <div className="soft">{doseText(item.dose)}</div>
+        <LateFigure movement={movement} size={240} />
         {step ? (
           <>
-            <Box role="status" sx={{ fontFamily: headingFont, fontWeight: 700, fontSize: 30, lineHeight: 1.2 }}>
+            <div role="status" className="large" style={{ fontSize: 30 }}>
               {stepWords(step)}
-            </Box>
-            <Box
-              aria-hidden="true"
-              sx={{ fontFamily: headingFont, fontWeight: 700, fontSize: 96, lineHeight: 1.05, color: palette.primary }}
-            >
+            </div>
+            <div aria-hidden="true" className="number">
               {run.left}
-            </Box>
+            </div>
             {movement?.cues.slice(0, 2).map((cue) => (
-              <Box key={cue}>{cue}</Box>
+              <div key={cue}>{cue}</div>
             ))}
-            <Box sx={{ mt: 'auto', pt: 2, display: 'flex', gap: 1 }}>
-              <Button variant="contained" size="large" onClick={run.isPaused ? run.goOn : run.pause}>
+            <div className="buttons">
+              <button type="button" className="main" onClick={run.isPaused ? run.goOn : run.pause}>
                 {run.isPaused ? t`Go on` : t`Pause`}
-              </Button>
-              <Button variant="outlined" size="large" onClick={onClose}>
+              </button>
+              <button type="button" onClick={onClose}>
                 <Trans>Stop</Trans>
-              </Button>
-            </Box>
-            <Box sx={{ mt: 1, color: palette.soft }}>
+              </button>
+            </div>
+            <div className="soft">
               <Trans>Stop when it hurts.</Trans>
-            </Box>
+            </div>
           </>
         ) : (
           <>
-            <Box role="status" sx={{ fontFamily: headingFont, fontWeight: 700, fontSize: 30, mb: 1.5 }}>
+            <div role="status" className="large" style={{ fontSize: 30, marginBottom: 12 }}>
               <Trans>Done! How was it?</Trans>
-            </Box>
-            <Box sx={{ display: 'grid', gap: 1, width: '100%', maxWidth: 320 }}>
+            </div>
+            <div className="feelings">
               {practiceFeelings.map((feeling) => (
-                <Button
+                <button
                   key={feeling}
-                  size="large"
-                  variant={feeling === 'well' ? 'contained' : 'outlined'}
+                  type="button"
+                  className={feeling === 'well' ? 'main' : ''}
                   onClick={() => {
                     onDone(feeling);
                   }}
                 >
                   {feelingWords[feeling]}
-                </Button>
+                </button>
               ))}
-            </Box>
+            </div>
           </>
         )}
-      </Box>
-    </Dialog>
+      </div>
+    </dialog>
   );
 }

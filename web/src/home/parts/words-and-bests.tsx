@@ -1,13 +1,10 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import type { HomePageResponse, HomeWord } from '@leiter/contract';
 import type { MeasuredLine } from '@leiter/core';
 import { useState } from 'react';
-import { palette } from '../../shared/palette';
 import { computerVoice } from '../../shared/voice/computer-voice';
-import { dateText } from '../../shared/words';
+import { dateText } from '../home-words';
 import { Section } from './section';
 
 /** Words the next grade asks, the child's bests, and what the instructor wrote. */
@@ -23,34 +20,28 @@ export function WordsAndBests({ page }: { readonly page: HomePageResponse }) {
       )}
       {bests.length > 0 && (
         <Section title={t`Bests`}>
-          <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
-            {bests.map((line) => (
-              <Box
-                component="li"
-                key={[line.movement, line.stage, line.side, line.measuredIn].join(' ')}
-                sx={{ display: 'flex', gap: 1, justifyContent: 'space-between', borderTop: `1px solid ${palette.line}`, py: 0.75 }}
-              >
-                <span>
-                  {nameOf(line.movement)}
-                  {line.side !== 'none' && `, ${line.side}`}
-                </span>
-                <span>
-                  <strong>{valueWords(line)}</strong> <span style={{ color: palette.soft, fontSize: 14 }}>{dateText(line.best.day)}</span>
-                </span>
-              </Box>
-            ))}
-          </Box>
+          {bests.map((line) => (
+            <div key={[line.movement, line.stage, line.side, line.measuredIn].join(' ')} className="line">
+              <span>
+                {nameOf(line.movement)}
+                {line.side !== 'none' && `, ${line.side}`}
+              </span>
+              <span className="rest">
+                <strong>{valueWords(line)}</strong> <span className="small soft">{dateText(line.best.day)}</span>
+              </span>
+            </div>
+          ))}
         </Section>
       )}
       {notes.length > 0 && (
         <Section title={t`Written by the instructor`}>
           {notes.map(({ day, movement, note }) => (
-            <Box key={`${day} ${movement} ${note}`} sx={{ borderTop: `1px solid ${palette.line}`, py: 0.75 }}>
+            <div key={`${day} ${movement} ${note}`} className="line" style={{ display: 'block' }}>
               {note}
-              <Box sx={{ fontSize: 14, color: palette.soft }}>
+              <div className="small soft">
                 {nameOf(movement)}, {dateText(day)}
-              </Box>
-            </Box>
+              </div>
+            </div>
           ))}
         </Section>
       )}
@@ -70,49 +61,41 @@ function Cards({ words }: { readonly words: readonly HomeWord[] }) {
   const word = words[at % words.length];
   if (!word) return null;
   return (
-    <Box sx={{ backgroundColor: '#FFFFFF', border: `1px solid ${palette.line}`, borderRadius: 2, p: 2, textAlign: 'center' }}>
-      <Box sx={{ fontSize: 14, color: palette.soft }}>{t`${(at % words.length) + 1} of ${words.length}`}</Box>
-      <Box sx={{ fontSize: 26, fontWeight: 700 }}>{word.text}</Box>
-      <Box role="status" sx={{ minHeight: 52, py: 0.5 }}>
+    <div className="card" style={{ textAlign: 'center' }}>
+      <div className="small soft">{t`${(at % words.length) + 1} of ${words.length}`}</div>
+      <div className="large" style={{ fontSize: 26 }}>
+        {word.text}
+      </div>
+      <div role="status" className="turn">
         {isTurned && (
           <>
             {word.meaning}
-            {word.sayIt !== null && <Box sx={{ color: palette.soft, fontSize: 14 }}>{t`say: ${word.sayIt}`}</Box>}
+            {word.sayIt !== null && <div className="small soft">{t`say: ${word.sayIt}`}</div>}
           </>
         )}
-      </Box>
-      <Box sx={{ display: 'flex', gap: 1, justifyContent: 'center', flexWrap: 'wrap' }}>
+      </div>
+      <div className="buttons" style={{ justifyContent: 'center' }}>
         {'speechSynthesis' in window && (
-          <Button
-            variant="outlined"
+          <button
+            type="button"
             onClick={() => {
               computerVoice(1)?.say(word.spoken.text, 0);
             }}
           >
             <Trans>Hear it</Trans>
-          </Button>
+          </button>
         )}
-        {isTurned ? (
-          <Button
-            variant="contained"
-            onClick={() => {
-              setTurned(false);
-              setAt(at + 1);
-            }}
-          >
-            <Trans>Next word</Trans>
-          </Button>
-        ) : (
-          <Button
-            variant="contained"
-            onClick={() => {
-              setTurned(true);
-            }}
-          >
-            <Trans>Turn it over</Trans>
-          </Button>
-        )}
-      </Box>
-    </Box>
+        <button
+          type="button"
+          className="main"
+          onClick={() => {
+            if (isTurned) setAt(at + 1);
+            setTurned(!isTurned);
+          }}
+        >
+          {isTurned ? t`Next word` : t`Turn it over`}
+        </button>
+      </div>
+    </div>
   );
 }

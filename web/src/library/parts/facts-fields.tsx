@@ -22,7 +22,8 @@ import { useController, useWatch, type Control } from 'react-hook-form';
 import { Figure } from '../../shared/figure';
 import { FormField } from '../../shared/form-field';
 import { palette } from '../../shared/palette';
-import { adultWords, kindWords, sectionWords, surfaceWords } from '../../shared/words';
+import { surfaceWords } from '../../shared/household-words';
+import { adultWords, kindWords, sectionWords } from '../../shared/words';
 import { factChoices, loadChoices, loadOf, loadWords, type FactsForm } from './movement-facts';
 import type { MovementForm } from './movement-form';
 

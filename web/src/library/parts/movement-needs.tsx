@@ -6,7 +6,8 @@ import { ageBands, doseText, regionWord, type Library, type Movement } from '@le
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { FigureRow } from '../../shared/figure-row';
-import { adultWords, surfaceWords } from '../../shared/words';
+import { surfaceWords } from '../../shared/household-words';
+import { adultWords } from '../../shared/words';
 
 /** Dose, body, what it needs at home, how an adult helps, cautions: the right-hand column of a movement's page. */
 export function MovementNeeds({ movement, library }: { readonly movement: Movement; readonly library: Library }) {
