@@ -45,7 +45,7 @@ export function familyPage(): Plugin {
           outDir,
           emptyOutDir: false,
           target: 'baseline-widely-available',
-          rollupOptions: { input: `${folder}/home.html` },
+          rolldownOptions: { input: `${folder}/home.html` },
         },
       });
       const files = (Array.isArray(built) ? built : [built]).flatMap((one) =>

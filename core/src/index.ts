@@ -193,7 +193,15 @@ export { musicStops, type MusicStop } from './timing/music-stops.js';
 export { musicNow, type MusicNow } from './pacing/music-now.js';
 export { metres, strokesBetween, tappedBpm, type Drum, type Metre } from './voice/drum-pattern.js';
 export { chaptersAsList, chaptersAsVtt, chaptersOf, type Titled } from './pacing/chapters.js';
-export { practiceFeelings, practiceSteps, type PracticeFeeling, type PracticeStep } from './home-task/practice.js';
+export {
+  practiceAt,
+  practiceCues,
+  practiceFeelings,
+  practiceSeconds,
+  practiceSteps,
+  type PracticeFeeling,
+  type PracticeStep,
+} from './home-task/practice.js';
 export { agreementOf, findingsOf, type Finding as ExaminersFinding, type SheetMark } from './grading/agreement.js';
 export { readinessFor, type Readiness } from './grading/readiness.js';
 export { stationOf, stations, visitsOf, type AskedThere, type Station } from './grading/station.js';

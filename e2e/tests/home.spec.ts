@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { ask, expect, signIn, test } from './leiter.js';
 
@@ -41,6 +42,11 @@ test('A family’s phone: opened by its link, practised without a connection wit
   await expect(phone.getByRole('heading', { name: 'Mei', level: 1 })).toBeVisible();
   await expect(phone.getByRole('region', { name: 'Next class' })).toContainText('Lanterns');
   await expect(phone.getByRole('list', { name: 'To lay out' })).toContainText('Something to drink.');
+  const { violations } = await new AxeBuilder({ page: phone })
+    .exclude('svg *')
+    .options({ resultTypes: ['violations'], preload: false })
+    .analyze();
+  expect(violations.map(({ id: rule, nodes }) => `${rule} at ${nodes.map(({ target }) => String(target)).join(' | ')}`)).toEqual([]);
   // nothing runs over the edge of a phone
   expect(await phone.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
   await expect.poll(() => kept(phone), { timeout: 30_000 }).toBe(true);

@@ -27,14 +27,22 @@ const pageNames = [
   'a quiz',
   'club',
   'reports',
+  'grading days',
+  'who comes to a grading day',
+  'the timetable of a grading day',
+  'the mark sheets of a grading day',
+  'the grades of a grading day',
   'one’s own page',
 ] as const;
 
 /** Every page, by the name a user would give it. */
-async function addresses(page: Page): Promise<Readonly<Record<(typeof pageNames)[number], string>>> {
+async function addresses(page: Page, leiter: Leiter): Promise<Readonly<Record<(typeof pageNames)[number], string>>> {
   const coming = await ask<readonly Coming[]>(page, 'coming-classes');
   const planned = coming.find((one) => one.class?.hasPlan);
   const { id: open, group } = await openClass(page, 'gymnastics');
+  const [grading] = await ask<readonly { readonly id: string }[]>(page, 'gradings');
+  // with a timetable its page has something to show; two workers who make it at once make one
+  await page.request.post(`${leiter.url}/api/gradings/${grading?.id ?? ''}/timetable`);
   const board = await ask<{ rows: readonly { childId: string }[] }>(page, `groups/${group.id}/board`);
   const taught = (await ask<readonly { id: string; taughtAt: string | null }[]>(page, `groups/${group.id}/classes`)).find(
     (one) => one.taughtAt,
@@ -61,6 +69,11 @@ async function addresses(page: Page): Promise<Readonly<Record<(typeof pageNames)
     'a quiz': '/terms/martial-arts/quiz',
     club: '/club',
     reports: '/reports',
+    'grading days': '/gradings',
+    'who comes to a grading day': `/gradings/${grading?.id ?? ''}?step=who`,
+    'the timetable of a grading day': `/gradings/${grading?.id ?? ''}?step=when`,
+    'the mark sheets of a grading day': `/gradings/${grading?.id ?? ''}?step=marks`,
+    'the grades of a grading day': `/gradings/${grading?.id ?? ''}?step=grades`,
     'one’s own page': '/me',
   };
 }
@@ -97,7 +110,7 @@ for (const part of partsOfPages)
       if (message.type() === 'error') complaints.push(message.text());
     });
     page.on('pageerror', (error) => complaints.push(error.message));
-    const all = await addresses(page);
+    const all = await addresses(page, leiter);
     for (const what of part) {
       await open(page, leiter, all[what]);
       await expectNothingFound(page, what);

@@ -4,6 +4,8 @@ import { addDays, findingsOf, groupBy, sidesAsked } from '@leiter/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { asBuffer, testApp, type Agent, type TestApp } from './test-app.js';
 
+type Mark = Pick<GradingMarkRequest, keyof GradingMarkRequest>;
+
 let club: TestApp;
 let owner: Agent;
 let instructor: Agent;
@@ -38,7 +40,7 @@ async function gradingToday(...names: readonly string[]): Promise<GradingPageRes
 }
 
 /** Everything a child’s grade asks, marked clean with what is measured. */
-function shown(of: GradingPageResponse, child: GradingChild, mark: GradingMarkRequest['mark'] = 'clean'): readonly GradingMarkRequest[] {
+function shown(of: GradingPageResponse, child: GradingChild, mark: Mark['mark'] = 'clean'): readonly Mark[] {
   return (gradeOf(of, child)?.requirements ?? []).flatMap(({ id, criterion }) =>
     sidesAsked(criterion, child.leadSide).map((side) => ({
       childId: child.childId,
@@ -56,7 +58,7 @@ function shown(of: GradingPageResponse, child: GradingChild, mark: GradingMarkRe
     })),
   );
 }
-const give = async (agent: Agent, id: string, marks: readonly GradingMarkRequest[]): Promise<void> => {
+const give = async (agent: Agent, id: string, marks: readonly Mark[]): Promise<void> => {
   for (const mark of marks) await agent.put(`/api/gradings/${id}/marks/${randomUUID()}`).send(mark).expect(200);
 };
 
@@ -191,8 +193,7 @@ describe('a grading day', () => {
     const [mark] = shown(of, childNamed(of, 'Leif'));
     if (!mark) throw new Error('nothing is asked');
     const markId = randomUUID();
-    const send = (said: Partial<GradingMarkRequest>, under = markId) =>
-      instructor.put(`/api/gradings/${id}/marks/${under}`).send({ ...mark, ...said });
+    const send = (said: Partial<Mark>, under = markId) => instructor.put(`/api/gradings/${id}/marks/${under}`).send({ ...mark, ...said });
     const both = await Promise.all([send({}), send({})]);
     expect(both.map(({ status }) => status)).toEqual([200, 200]);
     expect((await page(id)).marks).toHaveLength(1);

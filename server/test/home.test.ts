@@ -149,7 +149,7 @@ describe('the page of a family', () => {
   it('changes the home on the version that was read, and keeps every consent with its day', async () => {
     const token = await linkFor('Priya');
     const { child } = await home(token);
-    const household = { ...child.household, clearLengthM: 3.5 };
+    const household = { ...(child.household as object), clearLengthM: 3.5 };
     await put(token, 'household', { household, householdVersion: child.householdVersion }).expect(204);
     await put(token, 'household', { household, householdVersion: child.householdVersion }).expect(409);
     expect((await home(token)).child).toMatchObject({ household: { clearLengthM: 3.5 }, isHomeKnown: true });

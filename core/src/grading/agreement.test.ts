@@ -64,7 +64,7 @@ describe('what examiners found', () => {
         given = 0;
         const all = written.map((said) => wrote(said.examinerId, said.mark, said));
         const shuffled = all
-          .map((mark) => ({ mark, at: order.next().value }))
+          .map((mark) => ({ mark, at: Number(order.next().value) }))
           .toSorted((a, b) => a.at - b.at)
           .map(({ mark }) => mark);
         const sorted = (marksIn: readonly SheetMark[]) =>

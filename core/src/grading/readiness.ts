@@ -1,6 +1,6 @@
 import type { Grade, Requirement } from '../syllabus/syllabus.js';
 import { sidesAsked } from '../syllabus/syllabus.js';
-import type { ChildId, Day, ObservationId } from '../values/unit.js';
+import type { Day, ObservationId } from '../values/unit.js';
 import type { Observation } from '../record/observation.js';
 import { isMet } from '../record/standing.js';
 import { verdictOn, type ChildOnLadder, type Missing } from '../record/verdict.js';
@@ -32,7 +32,7 @@ function shownOn({ id, movement, stage, criterion }: Requirement, leadSide: 'lef
   return sidesAsked(criterion, leadSide).map((side) => ({
     // nothing of these is stored: they only have to differ
     id: `${id} ${side ?? ''}` as ObservationId,
-    childId: '' as ChildId,
+    childId: '',
     movement,
     stage,
     side: side ?? 'none',

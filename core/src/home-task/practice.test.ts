@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { activeSecondsOf, restSecondsOf, type Dose } from '../movement/dose.js';
-import { practiceSettings, practiceSteps } from './practice.js';
+import { practiceAt, practiceCues, practiceSeconds, practiceSettings, practiceSteps } from './practice.js';
 
 const told = (dose: Dose, sides: Parameters<typeof practiceSteps>[1] = 'none') =>
   practiceSteps(dose, sides, 'right').map(({ kind, side, set, seconds }) => [kind, side, set, seconds]);
@@ -76,5 +76,36 @@ describe('practising with the counter', () => {
         for (const { seconds, counts } of steps) expect(counts.every(({ at }) => at >= 0 && at < seconds)).toBe(true);
       }),
     );
+  });
+
+  it('says what a step begins with, then its numbers, and at the end that it is done', () => {
+    const steps = practiceSteps({ kind: 'reps', sets: 1, reps: 3, secondsPerRep: 2, restSeconds: 0 }, 'none', 'left');
+    expect(practiceCues(steps).map(({ at, step, number }) => [at, step === 'over' ? step : step.kind, number])).toEqual([
+      [0, 'ready', null],
+      [5, 'work', null],
+      [7, 'work', 2],
+      [9, 'work', 3],
+      [11, 'over', null],
+    ]);
+  });
+
+  it('knows at every moment which step it is and what is left of it', () => {
+    const steps = practiceSteps({ kind: 'hold', sets: 1, holdSeconds: 3, restSeconds: 0 }, 'both', 'left');
+    const at = (seconds: number) => {
+      const now = practiceAt(steps, seconds);
+      return now && [now.step.kind, now.step.side, now.left];
+    };
+    expect([at(0), at(4.2), at(5), at(7.9), at(8), at(13), at(15.99), at(16)]).toEqual([
+      ['ready', 'left', 5],
+      ['ready', 'left', 1],
+      ['work', 'left', 3],
+      ['work', 'left', 1],
+      ['change', 'right', 5],
+      ['work', 'right', 3],
+      ['work', 'right', 1],
+      null,
+    ]);
+    expect(practiceSeconds(steps)).toBe(16);
+    expect(practiceAt([], 0)).toBeNull();
   });
 });

@@ -96,3 +96,37 @@ export function practiceSteps(dose: Dose, sides: ItemSides, lead: 'left' | 'righ
     ];
   });
 }
+
+/** Something to be said: what a step begins with, a number, or that all is done. */
+export interface PracticeCue {
+  readonly at: Seconds;
+  readonly step: PracticeStep | 'over';
+  /** Null for the words with which a step begins, which stand in place of a number at the same moment. */
+  readonly number: number | null;
+}
+
+/** All that is said in the course of a practice, in the order in which it is said. */
+export function practiceCues(steps: readonly PracticeStep[]): readonly PracticeCue[] {
+  const starts = startsOf(steps);
+  const said = steps.flatMap((step, index): readonly PracticeCue[] => {
+    const start = starts[index] ?? 0;
+    const numbers = step.counts.filter(({ at }) => at > 0).map(({ at, number }) => ({ at: start + at, step, number }));
+    return [{ at: start, step, number: null }, ...numbers];
+  });
+  return [...said, { at: practiceSeconds(steps), step: 'over', number: null }];
+}
+
+/** The step at a moment, and the whole seconds that are left of it; null where all is done. */
+export function practiceAt(steps: readonly PracticeStep[], at: Seconds): { readonly step: PracticeStep; readonly left: number } | null {
+  const starts = startsOf(steps);
+  const index = steps.findIndex(({ seconds }, nth) => at < (starts[nth] ?? 0) + seconds);
+  const step = steps[index];
+  return step ? { step, left: Math.max(1, Math.ceil((starts[index] ?? 0) + step.seconds - at)) } : null;
+}
+
+export const practiceSeconds = (steps: readonly PracticeStep[]): Seconds => steps.reduce((sum, { seconds }) => sum + seconds, 0);
+
+/** When each step begins. */
+function startsOf(steps: readonly PracticeStep[]): readonly Seconds[] {
+  return steps.map((_, index) => practiceSeconds(steps.slice(0, index)));
+}

@@ -1,14 +1,5 @@
 import type { HomeLadder, HomeMovement, HomePageResponse } from '@leiter/contract';
-import {
-  addDays,
-  gradeAbove,
-  measuredLines,
-  currentObservations,
-  termWords,
-  verdictOn,
-  type Library,
-  type Observation,
-} from '@leiter/core';
+import { gradeAbove, measuredLines, currentObservations, termWords, verdictOn, type Library, type Observation } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';

@@ -46,6 +46,8 @@ async function solve(
   if (found.Status === 'Infeasible') return { values: null, isImpossible: true };
   // stopped in time it may still have found one; without any, its values are no timetable, which `read` sees
   if (found.Status !== 'Optimal' && found.Status !== 'Time limit reached') return { values: null, isImpossible: false };
-  const values = new Map(Object.entries(found.Columns).map(([name, column]) => [name, 'Primal' in column ? column.Primal : 0]));
+  // of a mixed-integer program each variable has a value, where one was found
+  const columns = Object.entries(found.Columns as Readonly<Record<string, { readonly Primal?: number }>>);
+  const values = new Map(columns.map(([name, { Primal }]) => [name, Primal ?? 0]));
   return { values, isImpossible: false };
 }

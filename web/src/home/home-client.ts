@@ -20,6 +20,9 @@ export interface HomeWrite {
   readonly body?: unknown;
 }
 
+/** Tells the server, shows it at once, and reads the page anew. */
+export type Tell = (write: Omit<HomeWrite, 'link'>, shown: (page: HomePageResponse) => HomePageResponse) => Promise<void>;
+
 const store = createStore('leiter-home', 'kept');
 const pageOf = (link: string): string => `page ${link}`;
 const waitingOf = (link: string): string => `waiting ${link}`;

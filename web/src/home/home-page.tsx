@@ -3,7 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import type { HomePageResponse } from '@leiter/contract';
 import { useCallback, useEffect, useState } from 'react';
 import { LadderMark } from '../shared/ladder-mark';
-import { freshPage, HomeRefused, keptPage, sendWaiting, tellHome, type HomeWrite } from './home-client';
+import { freshPage, HomeRefused, keptPage, sendWaiting, tellHome, type Tell } from './home-client';
 import { linkHere } from './home-link';
 import { keepHere } from './keep-here';
 import { AtHome } from './parts/at-home';
@@ -13,9 +13,6 @@ import { HomeTask } from './parts/home-task';
 import { WordsAndBests } from './parts/words-and-bests';
 
 const againMilliseconds = 8000;
-
-/** Tells the server, shows it at once, and reads the page anew. */
-export type Tell = (write: Omit<HomeWrite, 'link'>, shown: (page: HomePageResponse) => HomePageResponse) => Promise<void>;
 
 /** The page of a family, on a phone: what comes, what is practised, how far the child is. The link is all it needs. */
 export function HomePage() {
@@ -47,13 +44,15 @@ export function HomePage() {
     void keptPage(link).then((kept) => {
       if (kept) setPage((now) => now ?? kept);
     });
-    void read();
+    // the first time as any other, once this is drawn
+    const first = setTimeout(() => void read(), 0);
     const again = (): void => {
       if (document.visibilityState === 'visible') void read();
     };
     window.addEventListener('online', again);
     document.addEventListener('visibilitychange', again);
     return () => {
+      clearTimeout(first);
       window.removeEventListener('online', again);
       document.removeEventListener('visibilitychange', again);
     };

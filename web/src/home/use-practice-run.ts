@@ -1,14 +1,13 @@
-import { practiceSteps, type PracticeStep } from '@leiter/core';
+import { practiceAt, practiceCues, practiceSeconds, practiceSteps, type PracticeStep } from '@leiter/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { computerVoice } from '../shared/voice/computer-voice';
 
-/** Where a practice is. */
+/** Where a practice is; no step where it is over. */
 export interface PracticeRun {
   readonly step: PracticeStep | null;
   /** Whole seconds that are left of the step. */
   readonly left: number;
   readonly isPaused: boolean;
-  readonly isOver: boolean;
   readonly pause: () => void;
   readonly goOn: () => void;
 }
@@ -25,7 +24,7 @@ export function usePracticeRun(
   const steps = useMemo(() => practiceSteps(dose, sides, leadSide), [dose, sides, leadSide]);
   const [at, setAt] = useState(0);
   const [isPaused, setPaused] = useState(false);
-  const total = steps.reduce((sum, { seconds }) => sum + seconds, 0);
+  const total = practiceSeconds(steps);
   const said = useRef(-1);
   const latest = useRef(say);
   useEffect(() => {
@@ -45,25 +44,13 @@ export function usePracticeRun(
       clearInterval(timer);
     };
   }, [isPaused, total]);
-  const cues = useMemo(() => {
-    let from = 0;
-    const all = steps.flatMap((step) => {
-      const start = from;
-      from += step.seconds;
-      return [{ at: start, step, number: null }, ...step.counts.map((count) => ({ at: start + count.at, step, number: count.number }))];
-    });
-    return [...all, { at: from, step: 'over' as const, number: null }];
-  }, [steps]);
+  const cues = useMemo(() => practiceCues(steps), [steps]);
   useEffect(() => {
     const due = cues.findLastIndex((cue) => cue.at <= at);
-    if (due <= said.current || isPaused) return;
-    said.current = due;
     const cue = cues[due];
-    if (!cue) return;
-    // where a step begins with a count, its words are said in place of the number
-    const opening = cues.slice(0, due + 1).findLast(({ number }) => number === null);
-    const isOpening = opening !== undefined && cue.at === opening.at;
-    const words = isOpening ? latest.current(opening.step) : String(cue.number);
+    if (!cue || due <= said.current || isPaused) return;
+    said.current = due;
+    const words = cue.number === null ? latest.current(cue.step) : String(cue.number);
     if (words === null) return;
     const voice = computerVoice(1);
     voice?.hush();
@@ -75,17 +62,11 @@ export function usePracticeRun(
     },
     [],
   );
-  let start = 0;
-  const step = steps.find(({ seconds }) => {
-    const isHere = at < start + seconds;
-    if (!isHere) start += seconds;
-    return isHere;
-  });
+  const now = practiceAt(steps, at);
   return {
-    step: step ?? null,
-    left: step ? Math.max(1, Math.ceil(start + step.seconds - at)) : 0,
+    step: now?.step ?? null,
+    left: now?.left ?? 0,
     isPaused,
-    isOver: !step,
     pause: () => {
       setPaused(true);
       computerVoice(1)?.hush();

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { GradingPageResponse } from '@leiter/contract';
-import { marks as markNames, type Library, type Station } from '@leiter/core';
+import type { Library, Mark, Station } from '@leiter/core';
 import { useState } from 'react';
 import { useSession } from '../../queries/session.queries';
 import { changedMark, type MarkChange } from '../../marking/mark-grid';
@@ -203,7 +203,7 @@ function Examiners({
   readonly cell: SheetCell;
   readonly page: GradingPageResponse;
   readonly ownId: string;
-  readonly onSettle: (mark: (typeof markNames)[number]) => void;
+  readonly onSettle: (mark: Mark) => void;
 }) {
   const { finding, own } = cell;
   if (!finding || !own || finding.agreement === 'one-examiner') return null;

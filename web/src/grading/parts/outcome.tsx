@@ -162,12 +162,12 @@ function ChildOutcome({
   readonly onChoose: (choice: Choice) => void;
 }) {
   const { childId, name, gradeId, gradeName, entry } = child;
+  const [isWriting, setWriting] = useState(false);
   if (!entry) return null;
   const { result, decision, reason } = entry;
   const asked = page.grades.find(({ id }) => id === gradeId)?.requirements.length ?? 0;
   const missing = result.missing.map((one) => missingWords(one, (id) => requirementName(page, library, id)));
   const needsReason = choice.isGranted && !result.isEarned;
-  const [isWriting, setWriting] = useState(false);
   return (
     <Box
       role="row"

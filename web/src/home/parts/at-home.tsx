@@ -4,7 +4,7 @@ import type { AdultPlace, ConsentKind, HomePageResponse } from '@leiter/contract
 import { surfaces, type Surface } from '@leiter/core';
 import { useId, useState, type ReactNode } from 'react';
 import { adultPlaceWords, surfaceWords } from '../../shared/household-words';
-import type { Tell } from '../home-page';
+import type { Tell } from '../home-client';
 import { dateText } from '../home-words';
 import { Section } from './section';
 
@@ -106,7 +106,8 @@ export function AtHome({ page, tell }: { readonly page: HomePageResponse; readon
   );
 }
 
-type Household = HomePageResponse['child']['household'];
+type Told = HomePageResponse['child']['household'];
+type Household = Pick<Told, keyof Told>;
 
 function HomeForm({
   page,
@@ -117,7 +118,7 @@ function HomeForm({
   readonly onSave: (household: Household) => void;
   readonly onCancel: () => void;
 }) {
-  const before = page.child.household;
+  const before: Household = page.child.household;
   const [surface, setSurface] = useState<Surface>(before.surface);
   const [length, setLength] = useState(String(before.clearLengthM));
   const [width, setWidth] = useState(String(before.clearWidthM));

@@ -2,7 +2,7 @@ import { plural, t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import type { HomeClass, HomePageResponse } from '@leiter/contract';
 import { daysBetween } from '@leiter/core';
-import type { Tell } from '../home-page';
+import type { Tell } from '../home-client';
 import { dayText, inDays } from '../home-words';
 import { Section } from './section';
 

@@ -4,7 +4,7 @@ import type { HomePageResponse, HomeTaskForChild } from '@leiter/contract';
 import { doseText, sidesText, type PracticeFeeling } from '@leiter/core';
 import { useState } from 'react';
 import { feelingWords } from '../feeling-words';
-import type { Tell } from '../home-page';
+import type { Tell } from '../home-client';
 import { dateText } from '../home-words';
 import { LateFigure } from './late-figure';
 import { PracticeCounter } from './practice-counter';
