@@ -1,4 +1,14 @@
-import { helps, marks, observedSides, type Help, type Mark, type Missing, type ObservedSide, type Station } from '@leiter/core';
+import {
+  helps,
+  marks,
+  observedSides,
+  type Help,
+  type Mark,
+  type Measure,
+  type Missing,
+  type ObservedSide,
+  type Station,
+} from '@leiter/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -205,7 +215,7 @@ export interface GradingMark {
   readonly side: ObservedSide;
   readonly mark: Mark;
   readonly help: Help | null;
-  readonly measure: { readonly seconds?: number; readonly reps?: number; readonly correct?: number; readonly of?: number };
+  readonly measure: Measure;
   readonly faults: readonly string[];
   readonly isSettled: boolean;
   readonly examinerId: string;

@@ -206,6 +206,7 @@ export { agreementOf, findingsOf, type Finding as ExaminersFinding, type SheetMa
 export { readinessFor, type Readiness } from './grading/readiness.js';
 export { stationOf, stations, visitsOf, type AskedThere, type Station } from './grading/station.js';
 export {
+  bestOrder,
   earliestEnd,
   endOf,
   examinersOf,

@@ -2,14 +2,21 @@ import type { MovementKind } from '../movement/kind.js';
 import { sidesAsked, type Requirement } from '../syllabus/syllabus.js';
 
 /** Where requirements of one kind are shown, from what is shown first to what is shown last where there is a choice. */
-export const stations = ['basics', 'skills', 'strength', 'combinations', 'stretching'] as const;
+export const stations = ['basics', 'skills', 'strength', 'combinations', 'questions', 'stretching'] as const;
 export type Station = (typeof stations)[number];
 
+/** A requirement of a grade, and the kind of its movement. */
+export interface AskedThere {
+  readonly requirement: Pick<Requirement, 'criterion'>;
+  readonly kind: MovementKind;
+}
+
 /**
- * Where a movement of a kind is shown. What is held at the end of its range stands by itself: where stretching comes after what is
- * quick, it is shown last.
+ * Where a requirement is shown. What is asked and answered stands by itself, and so does what is held at the end of its range: where
+ * stretching comes after what is quick, it is shown last.
  */
-export function stationOf(kind: MovementKind): Station {
+export function stationOf({ requirement, kind }: AskedThere): Station {
+  if (requirement.criterion.leastCorrect) return 'questions';
   switch (kind) {
     case 'skill':
       return 'skills';
@@ -63,12 +70,6 @@ export function secondsToShow({ criterion }: Pick<Requirement, 'criterion'>, kin
   return sidesAsked(criterion, 'left').length * (once + around);
 }
 
-/** A requirement of a grade, and the kind of its movement. */
-export interface AskedThere {
-  readonly requirement: Requirement;
-  readonly kind: MovementKind;
-}
-
 /**
  * What a party of children that goes for one grade shows at each station, one child after the other, and how long it stays there.
  * @param children at least 1
@@ -79,7 +80,7 @@ export function visitsOf(
   children: number,
 ): readonly { readonly station: Station; readonly minutes: number }[] {
   return stations.flatMap((station) => {
-    const there = asked.filter(({ kind }) => stationOf(kind) === station);
+    const there = asked.filter((one) => stationOf(one) === station);
     if (there.length === 0) return [];
     const seconds = there.reduce(
       (sum, { requirement, kind }) => sum + showingSettings.explaining + children * secondsToShow(requirement, kind),

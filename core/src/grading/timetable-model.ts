@@ -22,7 +22,8 @@ export interface TimetableModel {
  * The timetable that ends by a slot and has everybody done as early as possible, as a mixed-integer program: for each kind of party
  * (alike in what it shows) how many begin which route when; a station has one party at a time, and only so many stations are looked at.
  * Parties that are listed first – the youngest – are done first where it makes no difference to the others.
- * @param end the slot by which all is over @returns null where some party cannot be done by then at all
+ * @param end the slot by which all is over
+ * @returns null where some party cannot be done by then at all
  */
 export function timetableModel(parties: readonly Party[], hall: Hall, end: number): TimetableModel | null {
   const kinds = [...groupBy(parties, ({ visits }) => JSON.stringify(visits)).values()];

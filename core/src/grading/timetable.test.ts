@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { aRequirement } from '../testing/makers.js';
 import { stationOf, stations, visitsOf } from './station.js';
-import { earliestEnd, endOf, examinersOf, firstFit, partySizes, routesOf, type Hall, type Party } from './timetable.js';
+import { bestOrder, earliestEnd, endOf, examinersOf, firstFit, partySizes, routesOf, type Hall, type Party } from './timetable.js';
 import { isPossible, timetableModel } from './timetable-model.js';
 
 const hall: Hall = { examiners: 2, perVisit: 1, warmUpSlots: 2, last: null };
@@ -48,7 +48,9 @@ describe('parties and what they show', () => {
       { station: 'skills', minutes: 2 },
       { station: 'strength', minutes: 3 },
     ]);
-    expect(stationOf('static-stretch')).toBe('stretching');
+    expect(stationOf({ requirement: aRequirement(), kind: 'static-stretch' })).toBe('stretching');
+    // words are asked where one talks, whatever they are words for
+    expect(stationOf({ requirement: aRequirement({ leastCorrect: { correct: 8, of: 10 } }), kind: 'skill' })).toBe('questions');
   });
 });
 
@@ -94,6 +96,18 @@ describe('a timetable', () => {
       const own = timetable.flatMap((visit, index) => (visit.station === station ? [looking[index]?.[0]] : []));
       expect(new Set(own).size).toBe(1);
     }
+  });
+
+  it('is over no later in the best of many orders than in the one given, and the same each time', () => {
+    fc.assert(
+      fc.property(someParties, someHall, (parties, there) => {
+        const best = bestOrder(parties, there, 20);
+        expect(isPossible(best, there)).toBe(true);
+        expect(endOf(best)).toBeLessThanOrEqual(endOf(firstFit(parties, there)));
+        expect(bestOrder(parties, there, 20)).toEqual(best);
+      }),
+      { numRuns: 30 },
+    );
   });
 
   it('cannot be over before all is seen, before the busiest station is, and before the longest party is', () => {

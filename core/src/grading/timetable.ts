@@ -1,3 +1,4 @@
+import { chanceOf } from '../values/chance.js';
 import type { Station } from './station.js';
 
 /** Children who go for one grade and are seen together, one after the other at each station. */
@@ -114,6 +115,31 @@ export function firstFit(parties: readonly Party[], hall: Hall): Timetable {
       return route.map(({ station, from, to }) => ({ party: party.id, station, start: start + from, end: start + to }));
     }
   });
+}
+
+/**
+ * The best of some orders: parties are put in one after the other in many orders, those with most to show first and then shuffled, and
+ * the timetable that is over first stands. The same each time.
+ * @param tries how many orders, at least 1
+ */
+export function bestOrder(parties: readonly Party[], hall: Hall, tries: number): Timetable {
+  const length = ({ visits }: Party): number => visits.reduce((sum, { slots }) => sum + slots, 0);
+  const longestFirst = parties.toSorted((a, b) => length(b) - length(a));
+  const next = chanceOf(1);
+  let best = firstFit(parties, hall);
+  for (let nth = 1; nth < tries && endOf(best) > earliestEnd(parties, hall); nth += 1) {
+    // a little out of order more often than not at all
+    const order =
+      nth === 1
+        ? longestFirst
+        : longestFirst
+            .map((party, at) => ({ party, at: at + next() * parties.length }))
+            .toSorted((a, b) => a.at - b.at)
+            .map(({ party }) => party);
+    const found = firstFit(order, hall);
+    if (endOf(found) < endOf(best)) best = found;
+  }
+  return best;
 }
 
 /**

@@ -10,6 +10,7 @@ const stationWords: Readonly<Record<Station, string>> = {
   skills: 'Skills',
   strength: 'Strength',
   combinations: 'Combinations',
+  questions: 'Questions',
   stretching: 'Stretch',
 };
 const dayWords = (day: string): string => DateTime.fromISO(day, { locale: 'en-GB' }).toFormat('cccc d LLLL yyyy');
@@ -113,7 +114,7 @@ function sheetOf(
         stack: [
           { text: entry?.name ?? movement, bold: true },
           ...(part ? [{ text: part.see, color: soft, fontSize: 9 }] : []),
-          { text: stationWords[stationOf(entry?.kind ?? 'skill')], color: soft, fontSize: 9 },
+          { text: stationWords[stationOf({ requirement: { criterion }, kind: entry?.kind ?? 'skill' })], color: soft, fontSize: 9 },
         ],
       },
       ...own.map((child) => ({

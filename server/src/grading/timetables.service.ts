@@ -16,7 +16,7 @@ import { entriesOf, findGrading, lockGrading, type GradingRow } from './grading-
 export type TimetableRefusal = { readonly kind: 'closed' } | { readonly kind: 'nobody-entered' } | { readonly kind: 'changed-meanwhile' };
 
 /** So long a better timetable is looked for. */
-const searchMilliseconds = 2000;
+const searchMilliseconds = 1800;
 
 interface PartyOfChildren extends Party {
   readonly childIds: readonly string[];

@@ -53,7 +53,7 @@ export function sheetLines(
         requirement,
         movement,
         side: side ?? 'none',
-        station: stationOf(movement.kind),
+        station: stationOf({ requirement, kind: movement.kind }),
       }));
   });
 }

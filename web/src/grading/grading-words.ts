@@ -7,6 +7,7 @@ export const stationWords: Readonly<Record<Station, string>> = {
   skills: t`Skills`,
   strength: t`Strength`,
   combinations: t`Combinations`,
+  questions: t`Questions`,
   stretching: t`Stretch`,
 };
 

@@ -14,10 +14,10 @@ import { ChoiceBar } from '../../shared/choice-bar';
 import { Message, Panel, Refused } from '../../shared/page';
 import { palette } from '../../shared/palette';
 import { onPhone } from '../../shared/screen';
+import { ReasonForm } from '../../shared/reason-form';
 import { TextButton } from '../../shared/text-button';
-import { closeGrading } from '../../queries/grading.queries';
+import { closeGrading, reopenGrading } from '../../queries/grading.queries';
 import { missingWords, requirementName } from '../grading-words';
-import { OpenAgain } from './open-again';
 
 interface Choice {
   readonly isGranted: boolean;
@@ -141,7 +141,15 @@ export function Outcome({ page, library }: { readonly page: GradingPageResponse;
           )}
         </Box>
       )}
-      {may.change && isClosed && <OpenAgain id={grading.id} />}
+      {may.change && isClosed && (
+        <Box sx={{ mt: 2.5 }}>
+          <ReasonForm
+            opening={t`Something was wrong: take this day back`}
+            label={t`Why its grades and marks are taken back`}
+            onSend={(reason) => reopenGrading(grading.id, reason)}
+          />
+        </Box>
+      )}
     </Panel>
   );
 }

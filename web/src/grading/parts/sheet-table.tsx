@@ -2,12 +2,13 @@ import { t } from '@lingui/core/macro';
 import Box from '@mui/material/Box';
 import type { GradingChild } from '@leiter/contract';
 import type { Station } from '@leiter/core';
-import { Fragment, useEffect, useRef } from 'react';
+import { Fragment, useRef } from 'react';
 import { MarkGlyph } from '../../marking/mark-glyph';
 import { markOfKey, type MarkChange } from '../../marking/mark-grid';
 import { qualityText } from '../../shared/criterion-text';
 import { isBehindDialog, isTyping } from '../../shared/page-keys';
 import { palette } from '../../shared/palette';
+import { useWindowKeys } from '../../shared/window-keys';
 import { markWords } from '../../shared/words';
 import { hasSides, type SheetCell, type SheetLine } from '../examiner-cells';
 
@@ -63,20 +64,7 @@ export function SheetTable({
     } else return;
     event.preventDefault();
   };
-  const latest = useRef(onKey);
-  useEffect(() => {
-    latest.current = onKey;
-  });
-  // wherever the focus is: the cell that looks chosen is the one that is marked
-  useEffect(() => {
-    const listen = (event: KeyboardEvent): void => {
-      latest.current(event);
-    };
-    window.addEventListener('keydown', listen);
-    return () => {
-      window.removeEventListener('keydown', listen);
-    };
-  }, []);
+  useWindowKeys(onKey);
   return (
     <Box sx={{ overflowX: 'auto' }}>
       <Box

@@ -1,10 +1,11 @@
 import { Trans } from '@lingui/react/macro';
 import { plural, t } from '@lingui/core/macro';
 import Box from '@mui/material/Box';
-import { useEffect, useRef, type KeyboardEvent as ReactKeyboardEvent } from 'react';
+import { useRef, type KeyboardEvent as ReactKeyboardEvent } from 'react';
 import { Link } from 'react-router';
 import { isBehindDialog, isTyping } from '../../shared/page-keys';
 import { palette } from '../../shared/palette';
+import { useWindowKeys } from '../../shared/window-keys';
 import { helpWords } from '../../shared/words';
 import { AttendanceChoice, nextAttendance } from '../../marking/attendance-choice';
 import { isTakingBack, markOfKey, type MarkCell } from '../../marking/mark-grid';
@@ -67,20 +68,7 @@ export function MarkTable({ sheet, chosen, onChoose, onMeasure }: Props) {
     else return;
     event.preventDefault();
   };
-  const latest = useRef(onKey);
-  useEffect(() => {
-    latest.current = onKey;
-  });
-  // wherever the focus is: the cell that is marked looks chosen, so keys are for it
-  useEffect(() => {
-    const listen = (event: KeyboardEvent): void => {
-      latest.current(event);
-    };
-    window.addEventListener('keydown', listen);
-    return () => {
-      window.removeEventListener('keydown', listen);
-    };
-  }, []);
+  useWindowKeys(onKey);
   // Tab goes to the next child; at the first and last one it leaves the sheet as everywhere
   const onTab = (event: ReactKeyboardEvent): void => {
     const next = chosen.row + (event.shiftKey ? -1 : 1);
