@@ -1,3 +1,5 @@
+import type { Mark } from '@leiter/core';
+import type { Consent, Practice } from './home.js';
 import type { ChildLogEntry } from './child-log.js';
 import type { HealthNotes } from './health-note.js';
 import type { Attendance } from './class.js';
@@ -217,4 +219,16 @@ export interface ChildRecordResponse extends Omit<ChildPageResponse, 'health'> {
   /** Those that are over as well, as long as they are kept. */
   readonly healthNotes: readonly HealthNotes['notes'][number][];
   readonly enrolments: readonly { readonly groupName: string; readonly fromDay: string; readonly toDay: string | null }[];
+  /** All that was noted of practice at home, and every word on what the family allows, the newest first. */
+  readonly practice: readonly Practice[];
+  readonly consents: readonly Consent[];
+  /** Grading days to which it was entered, with what examiners wrote. */
+  readonly gradings: readonly {
+    readonly day: string;
+    readonly gradeName: string;
+    readonly size: string;
+    readonly decision: 'granted' | 'not-yet' | null;
+    readonly reason: string;
+    readonly marks: readonly { readonly movement: string; readonly side: string; readonly mark: Mark; readonly examiner: string | null }[];
+  }[];
 }

@@ -99,24 +99,67 @@ test('The main views of the demo club', async ({ page, leiter }) => {
   const near = board.rows.filter(({ isEarned }) => !isEarned).toSorted((a, b) => b.metCount - a.metCount)[0];
   await open(page, leiter, `/children/${near?.childId ?? ''}`);
   await shoot(page, 'child');
-  await open(page, leiter, '/syllabus');
-  await page.getByRole('button', { name: 'Change', exact: true }).click();
-  await expect(page.getByRole('list', { name: 'Grades, highest first' })).toBeVisible();
-  await shoot(page, 'syllabus-change');
-  await page.getByRole('button', { name: 'Close' }).click();
   await open(page, leiter, '/library');
   await shoot(page, 'library');
-  await page.getByRole('button', { name: 'Figures' }).click();
-  await page.getByRole('button', { name: /^Gymnastics/ }).click();
-  await shoot(page, 'figures-gymnastics');
   await open(page, leiter, '/library/cartwheel');
   await expect(page.getByRole('region', { name: 'The way' }).getByRole('link').first()).toBeAttached();
   await shoot(page, 'movement');
   await open(page, leiter, '/library/harbour-phrase/steps');
   await expect(page.getByRole('region', { name: 'Walks' })).toBeVisible();
   await shoot(page, 'phrase');
+  await gradingDay(page, leiter);
+  await family(page, leiter, near?.childId ?? '');
   await phone(page, leiter, taught?.id ?? '', remote);
 });
+
+/** The timetable of a grading day to which nearly everybody comes. */
+async function gradingDay(page: Page, leiter: Leiter): Promise<void> {
+  const [grading] = await ask<readonly { readonly id: string; readonly examinerIds: readonly string[] }[]>(page, 'gradings');
+  const path = `${leiter.url}/api/gradings/${grading?.id ?? ''}`;
+  const { children } = await ask<{ readonly children: readonly { readonly childId: string; readonly gradeId: string | null }[] }>(
+    page,
+    `gradings/${grading?.id ?? ''}`,
+  );
+  for (const { childId, gradeId } of children.slice(0, 14))
+    if (gradeId !== null) await page.request.put(`${path}/children/${childId}`, { data: { size: '' } });
+  await page.request.post(`${path}/timetable`);
+  await open(page, leiter, `/gradings/${grading?.id ?? ''}?step=when`);
+  await expect(page.getByRole('table', { name: 'Timetable' })).toBeVisible();
+  await shoot(page, 'grading-day');
+}
+
+/** What a family sees on its phone: what comes, the counter while it practises, and how far the child is. */
+async function family(page: Page, leiter: Leiter, childId: string): Promise<void> {
+  const made = await page.request.post(`${leiter.url}/api/children/${childId}/home`);
+  const { token } = (await made.json()) as { readonly token: string }; // what the contract promises for the path
+  const other = await page.context().newPage();
+  await other.setViewportSize({ width: 390, height: 800 });
+  await other.goto(`${leiter.url}/home#${token}`);
+  await expect(other.getByRole('region', { name: 'To practise' }).locator('svg').first()).toBeVisible();
+  const pictures = [await other.screenshot()];
+  await other.getByRole('button', { name: 'Start' }).first().click();
+  const dialog = other.getByRole('dialog');
+  await expect(dialog.getByRole('status')).toHaveText(/^Go/, { timeout: 20_000 });
+  pictures.push(await other.screenshot());
+  await dialog.getByRole('button', { name: 'Stop' }).click();
+  await other.getByRole('list', { name: /^Asked for/ }).scrollIntoViewIfNeeded();
+  await other.getByRole('region', { name: 'Words to know' }).scrollIntoViewIfNeeded();
+  pictures.push(await other.screenshot());
+  await other.close();
+  await beside(
+    page,
+    pictures.map((picture) => picture.toString('base64')),
+    'family',
+  );
+}
+
+/** Pictures of phones beside each other in one. */
+async function beside(page: Page, pictures: readonly string[], name: string): Promise<void> {
+  await page.setViewportSize({ width: pictures.length * 390 + (pictures.length - 1) * 24, height: 800 });
+  const images = pictures.map((data) => `<img width="390" src="data:image/png;base64,${data}">`).join('');
+  await page.setContent(`<body style="margin:0;display:flex;gap:24px;background:#ddd5c5">${images}</body>`);
+  await page.screenshot({ path: `${folder}/${name}.png` });
+}
 
 /** The phone of somebody who helps, beside a class that is taught. @returns its picture */
 async function besidePhone(page: Page, leiter: Leiter, classId: string): Promise<string> {
@@ -139,8 +182,5 @@ async function phone(page: Page, leiter: Leiter, classId: string, remote: string
     pictures.push((await page.screenshot()).toString('base64'));
   }
   pictures.push(remote);
-  await page.setViewportSize({ width: 4 * 390 + 3 * 24, height: 800 });
-  const images = pictures.map((data) => `<img width="390" src="data:image/png;base64,${data}">`).join('');
-  await page.setContent(`<body style="margin:0;display:flex;gap:24px;background:#ddd5c5">${images}</body>`);
-  await page.screenshot({ path: `${folder}/phone.png` });
+  await beside(page, pictures, 'phone');
 }

@@ -156,6 +156,7 @@ describe('the page of a family', () => {
     const say = (isGiven: boolean) =>
       club.visitor().post('/api/home/consents').set('authorization', `Bearer ${token}`).send({ kind: 'pictures', isGiven }).expect(204);
     await say(true);
+    await say(true);
     await say(false);
     expect((await home(token)).consents).toMatchObject([{ kind: 'pictures', isGiven: false }]);
     const [{ count }] = await club.source.query('SELECT count(*)::int AS count FROM consent WHERE child_id = $1', [idOf('Priya')]);
@@ -175,15 +176,50 @@ describe('the page of a family', () => {
     await get(other).expect(404);
   });
 
-  it('leaves nothing behind when the child is erased', async () => {
+  it('leaves nothing behind when the child is erased: its id stands in no row of any table', async () => {
+    const id = idOf('Rafael');
     const token = await linkFor('Rafael');
     await put(token, `practice/${randomUUID()}`, { day: today, movement: 'cartwheel', feeling: 'well' }).expect(204);
-    await owner.delete(`/api/children/${idOf('Rafael')}`).send({ name: 'Rafael' });
-    await club.source.query('DELETE FROM child WHERE id = $1', [idOf('Rafael')]);
-    for (const table of ['home_link', 'practice', 'consent']) {
-      const [{ count }] = await club.source.query(`SELECT count(*)::int AS count FROM ${table} WHERE child_id = $1`, [idOf('Rafael')]);
-      expect([table, count]).toEqual([table, 0]);
-    }
+    await club
+      .visitor()
+      .post('/api/home/consents')
+      .set('authorization', `Bearer ${token}`)
+      .send({ kind: 'clips', isGiven: true })
+      .expect(204);
+    const { grading } = (await owner.post('/api/gradings').send({ programme: 'gymnastics', day: today, startsAt: '10:00' }).expect(201))
+      .body;
+    const { children, grades } = (await owner.put(`/api/gradings/${grading.id}/children/${id}`).send({ size: 'x' }).expect(200)).body;
+    const { gradeId } = children.find(({ childId }: { childId: string }) => childId === id);
+    const [wanted] = grades
+      .find((grade: { id: string }) => grade.id === gradeId)
+      .requirements.filter(({ criterion }: { criterion: { sides: string } }) => criterion.sides === 'none');
+    const mark = { childId: id, requirementId: wanted.id, side: 'none', mark: 'alone', measure: {}, faults: [], isSettled: false };
+    await owner.put(`/api/gradings/${grading.id}/marks/${randomUUID()}`).send(mark).expect(200);
+    await owner.post(`/api/gradings/${grading.id}/timetable`).expect(200);
+    await owner
+      .post(`/api/gradings/${grading.id}/close`)
+      .send({ decisions: [{ childId: id, isGranted: true, reason: 'seen' }] })
+      .expect(200);
+    const record = (await owner.get(`/api/children/${id}/record`).expect(200)).body;
+    expect(record).toMatchObject({
+      practice: [{ movement: 'cartwheel' }],
+      consents: [{ kind: 'clips', isGiven: true }],
+      gradings: [{ decision: 'granted', reason: 'seen', marks: [{ mark: 'alone' }] }],
+    });
+    const tables = await club.source.query(
+      `SELECT table_name AS name FROM information_schema.tables WHERE table_schema = 'public' AND table_type = 'BASE TABLE'`,
+    );
+    const foundIn = async (): Promise<readonly string[]> => {
+      const found: string[] = [];
+      for (const { name } of tables) {
+        const [{ count }] = await club.source.query(`SELECT count(*)::int AS count FROM "${name}" t WHERE t::text LIKE $1`, [`%${id}%`]);
+        if (count > 0) found.push(name);
+      }
+      return found;
+    };
+    expect(await foundIn()).toEqual(expect.arrayContaining(['child', 'consent', 'grading_entry', 'grading_mark', 'home_link', 'practice']));
+    await owner.delete(`/api/children/${id}`).expect(204);
+    expect(await foundIn()).toEqual([]);
     await asked(token).expect(404);
   });
 

@@ -25,6 +25,7 @@ import { ChildEntity } from './child.entity.js';
 import { childResponse, unknownHousehold, type GradeRow } from './child.mapper.js';
 import { eraseChild } from './erasure.js';
 import { insertAward } from './grade-award.js';
+import { recordOfHome } from './record-of-home.js';
 import { HealthNotesService } from './health-notes.service.js';
 import { StaffService } from '../staff/staff.service.js';
 
@@ -222,7 +223,7 @@ export class ChildrenService {
        WHERE e.club_id = $1 AND e.child_id = $2 ORDER BY e.from_day, t.name`,
       [asker.clubId, id],
     );
-    return accepted({ ...page, healthNotes, enrolments });
+    return accepted({ ...page, healthNotes, enrolments, ...(await recordOfHome(this.source, asker.clubId, id)) });
   }
 
   /** Makes the open enrolments those of the list: what is missing begins today, what is not in it ends today; the child is locked. */

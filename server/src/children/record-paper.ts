@@ -44,7 +44,7 @@ const attendanceWords = { present: 'there', late: 'late', absent: 'away', watche
 
 /** Everything that is kept of a child, to be read by its family: one document of pdfmake. @param nameOf of a movement by its slug */
 export function recordDocument(record: ChildRecordResponse, clubName: string, today: string, nameOf: (slug: string) => string): object {
-  const { child, contacts, healthNotes, enrolments, ladders, observations, attendance, log } = record;
+  const { child, contacts, healthNotes, enrolments, ladders, observations, attendance, log, practice, consents, gradings } = record;
   const name = `${child.givenName} ${child.familyInitial}`;
   const { household } = child;
   const grades = ladders.flatMap(({ syllabus, earned }) =>
@@ -105,6 +105,42 @@ export function recordDocument(record: ChildRecordResponse, clubName: string, to
       : none('None yet.'),
     heading('What was seen'),
     marks.length > 0 ? table([72, 150, 100, '*'], marks) : none('Nothing yet.'),
+    heading('Grading days'),
+    gradings.length > 0
+      ? table(
+          [72, 110, '*'],
+          gradings.map(({ day, gradeName, decision, reason, marks: seen }) => [
+            dayWords(day),
+            [gradeName, decision === null ? '' : decision === 'granted' ? 'given' : 'not yet', reason]
+              .filter((part) => part !== '')
+              .join(', '),
+            seen
+              .map(
+                ({ movement, side, mark, examiner }) =>
+                  `${nameOf(movement)}${side === 'none' ? '' : `, ${side}`}: ${mark.replace('-', ' ')}${examiner === null ? '' : ` (${examiner})`}`,
+              )
+              .join('; '),
+          ]),
+        )
+      : none('None yet.'),
+    heading('Practised at home'),
+    practice.length > 0
+      ? table(
+          [90, '*', 90],
+          practice.map(({ day, movement, feeling }) => [dayWords(day), nameOf(movement), feeling]),
+        )
+      : none('Nothing was noted.'),
+    heading('What the family allows'),
+    consents.length > 0
+      ? table(
+          [90, '*', 130],
+          consents.map(({ at, kind, isGiven, by }) => [
+            dayWords(at.slice(0, 10)),
+            `${kind}: ${isGiven ? 'yes' : 'no'}`,
+            by ?? 'by the family',
+          ]),
+        )
+      : none('Nothing was said.'),
     heading('Who changed and read it'),
     log.length > 0
       ? table(

@@ -23,6 +23,8 @@ import type { HomeChild } from './home-links.service.js';
 /** Practice is noted of the last days, not of last month. */
 const practiceDays = 7;
 const shownDays = 28;
+/** More than anybody practises in a day; a link in wrong hands fills no disk. */
+const mostADay = 60;
 /** A family tells of the next weeks. */
 const absenceDays = 60;
 
@@ -72,11 +74,12 @@ export class FromHomeService {
     if (!known) throw notFound('movement');
     const noted = await rows(
       this.source,
-      `INSERT INTO practice (id, club_id, child_id, day, movement_slug, feeling) VALUES ($1, $2, $3, $4, $5, $6)
+      `INSERT INTO practice (id, club_id, child_id, day, movement_slug, feeling) SELECT $1, $2, $3, $4, $5, $6
+       WHERE (SELECT count(*) FROM practice WHERE child_id = $3 AND day = $4 AND id <> $1) < ${String(mostADay)}
        ON CONFLICT (id) DO UPDATE SET feeling = excluded.feeling WHERE practice.child_id = excluded.child_id RETURNING id`,
       [id, clubId, childId, day, movement, feeling],
     );
-    if (noted.length === 0) throw new ProblemException(409, 'Something else has this id.');
+    if (noted.length === 0) throw new ProblemException(409, 'This was noted already, or there is enough for this day.');
   }
 
   async takeBackPractice({ clubId, childId }: HomeChild, id: string): Promise<void> {
@@ -110,14 +113,13 @@ export class FromHomeService {
     if (changed.length === 0) throw new ProblemException(409, 'It was changed meanwhile. Look at it again, then change it.');
   }
 
-  /** Every word is kept with its day; the last one holds. */
+  /** Every word is kept with its day; the last one holds, and said again it is no other word. */
   async consent({ clubId, childId }: HomeChild, { kind, isGiven }: ConsentRequest, byId: string | null): Promise<void> {
-    await this.source.query('INSERT INTO consent (club_id, child_id, kind, is_given, by_id) VALUES ($1, $2, $3, $4, $5)', [
-      clubId,
-      childId,
-      kind,
-      isGiven,
-      byId,
-    ]);
+    await this.source.query(
+      `INSERT INTO consent (club_id, child_id, kind, is_given, by_id) SELECT $1, $2, $3, $4, $5
+       WHERE $4 IS DISTINCT FROM (SELECT is_given FROM consent WHERE child_id = $2 AND kind = $3 ORDER BY id DESC LIMIT 1)
+         AND (SELECT count(*) FROM consent WHERE child_id = $2 AND at > now() - interval '1 day') < ${String(mostADay)}`,
+      [clubId, childId, kind, isGiven, byId],
+    );
   }
 }

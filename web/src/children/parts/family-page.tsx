@@ -65,6 +65,14 @@ export function FamilyPage({
           <CopyLink label={t`Link for the family`} path={`/home#${token}`} />
           <Box sx={{ color: palette.soft, fontSize: 14, mb: 1 }}>
             <Trans>It is shown this once. Send it to the family alone; a new one ends it.</Trans>
+            {/^(?:127\.0\.0\.1|localhost|\[::1\])$/.test(window.location.hostname) && (
+              <Box sx={{ color: palette.caution }}>
+                <Trans>
+                  Leiter is only reached from this machine at the moment: a family’s phone opens this page once Leiter has an address of its
+                  own.
+                </Trans>
+              </Box>
+            )}
           </Box>
         </>
       )}
