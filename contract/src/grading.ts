@@ -143,6 +143,7 @@ export class CloseGradingRequest {
   @IsArray()
   @ArrayMaxSize(200)
   @ArrayUnique(({ childId }: GradingDecision) => childId, { message: 'A child is decided about once.' })
+  @IsObject({ each: true, message: 'About which child?' })
   @ValidateNested({ each: true })
   @Type(() => GradingDecision)
   decisions!: GradingDecision[];

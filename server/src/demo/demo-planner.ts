@@ -52,6 +52,7 @@ export class DemoPlanner {
   }
 
   /**
+   * @param isLate whether the class was one of the last: what was given to practise then is still practised
    * @param focus of a class that was taught; null for one that is to come, whose focus is what its own plan has of the skills of the group
    * @returns null where no template fits
    */
@@ -59,6 +60,7 @@ export class DemoPlanner {
     group: PlannedGroup,
     focus: readonly string[] | null,
     enrolled: readonly DemoChild[],
+    { isLate }: { readonly isLate: boolean },
   ): { readonly plan: ClassPlan; readonly timeline: Timeline } | null {
     const agesYears = enrolled.map(({ ageYears }) => Math.floor(ageYears));
     const ageBand = ageBandOf(agesYears.reduce((sum, age) => sum + age, 0) / Math.max(1, agesYears.length));
@@ -93,8 +95,9 @@ export class DemoPlanner {
             group,
             enrolled,
           )
-        : this.withHomeTask(this.withFocus(started.value, focus, ageBand), group, enrolled, ageBand);
-    return { plan, timeline: evaluatePlan(plan, this.library, context).timeline };
+        : this.withFocus(started.value, focus, ageBand);
+    const given = isLate ? this.withHomeTask(plan, group, enrolled, ageBand) : plan;
+    return { plan: given, timeline: evaluatePlan(given, this.library, context).timeline };
   }
 
   /** In focus is what the plan has of the skills that the children work on. */

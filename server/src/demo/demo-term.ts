@@ -21,6 +21,8 @@ import { DemoPlanner } from './demo-planner.js';
 const seed = 20_417;
 const weeksTaught = 10;
 const weeksToCome = 4;
+/** What was given in a class is practised for so long. */
+const daysPractised = 14;
 /** Which programme has a grading day in three weeks. */
 const gradedProgramme = 'gymnastics';
 /** Whose next class is planned; the others are still to be. */
@@ -233,6 +235,7 @@ export class DemoTerm {
       group,
       focus,
       enrolled.map(({ written }) => written),
+      { isLate: session.taughtAt !== null && session.day >= addDays(this.today, -daysPractised) },
     );
     if (!made) return null;
     await this.manager.query(

@@ -11,7 +11,7 @@ import type { Asker } from '../people/asker.js';
 import { observationColumns, observationOf, type ObservationRow } from '../record/observation.mapper.js';
 import { StaffService } from '../staff/staff.service.js';
 import { GradingPageService, type Judged } from './grading-page.service.js';
-import { findGrading, lockGrading, type GradingRow } from './grading-row.js';
+import { entriesOf, findGrading, lockGrading, type GradingRow } from './grading-row.js';
 
 export type CloseRefusal =
   | { readonly kind: 'too-early' }
@@ -59,7 +59,10 @@ export class GradingCloseService {
       const now = await lockGrading(manager, clubId, id);
       if (now.closed_at) return 'done-before';
       const [count] = await rows<{ marks: number }>(manager, 'SELECT count(*)::int AS marks FROM grading_mark WHERE grading_id = $1', [id]);
-      if (count?.marks !== marks.length || now.day !== row.day) return 'changed';
+      const still = await entriesOf(manager, id);
+      const isSame =
+        still.length === judged.length && judged.every(({ entry }) => still.some(({ child_id }) => child_id === entry.child_id));
+      if (count?.marks !== marks.length || now.day !== row.day || !isSame) return 'changed';
       for (const one of judged) await this.record(manager, asker, one);
       for (const { one, decision } of decided) await this.decide(manager, asker, row, one, decision);
       await manager.query('UPDATE grading_day SET closed_at = now() WHERE id = $1', [id]);

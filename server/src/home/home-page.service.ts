@@ -84,7 +84,7 @@ export class HomePageService {
           const movement = library.get(slug);
           return movement ? [homeMovement(movement)] : [];
         }),
-      coming,
+      coming: coming.map((one) => ({ ...one, off: one.off === null ? null : clean(one.off) })),
       grading,
       task: task && { ...task, note: clean(task.note) },
       practice: about.practice,

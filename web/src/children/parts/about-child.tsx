@@ -30,7 +30,9 @@ export function AboutChild({ page, library, role }: { readonly page: ChildPageRe
   return (
     <>
       <HealthNotes childId={child.id} health={page.health} />
-      {page.contacts !== null && !child.archived && <FamilyPage childId={child.id} library={library} mayChange={role !== 'assistant'} />}
+      {page.contacts !== null && !child.archived && (
+        <FamilyPage child={child} contacts={page.contacts} library={library} mayChange={role !== 'assistant'} />
+      )}
       <Typography variant="h2" sx={{ mb: 0.5 }}>
         <Trans>At home</Trans>
       </Typography>

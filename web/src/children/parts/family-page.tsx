@@ -3,7 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { Consent, ConsentKind, HomeLinkMade, HomeLinkResponse, Practice } from '@leiter/contract';
+import type { ChildResponse, Consent, ConsentKind, FamilyContact, HomeLinkMade, HomeLinkResponse, Practice } from '@leiter/contract';
 import { groupBy, type Library, type PracticeFeeling } from '@leiter/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -19,15 +19,18 @@ const feelingWords: Readonly<Record<PracticeFeeling, string>> = { well: t`well`,
 
 /** The page of the family: its link, made and ended here; what was practised at home; what the family allows. */
 export function FamilyPage({
-  childId,
+  child: { id: childId, givenName: childName },
+  contacts,
   library,
   mayChange,
 }: {
-  readonly childId: string;
+  readonly child: Pick<ChildResponse, 'id' | 'givenName'>;
+  readonly contacts: readonly FamilyContact[];
   readonly library: Library;
   readonly mayChange: boolean;
 }) {
   const key = ['child', childId, 'home'];
+  const addresses = contacts.flatMap(({ email }) => email ?? []);
   // who is not of its staff is not told: then nothing stands here
   const about = useQuery({ queryKey: key, queryFn: () => api<HomeLinkResponse>('GET', `children/${childId}/home`), retry: false });
   const [token, setToken] = useState<string | null>(null);
@@ -63,6 +66,11 @@ export function FamilyPage({
       {token !== null && (
         <>
           <CopyLink label={t`Link for the family`} path={`/home#${token}`} />
+          {addresses.length > 0 && (
+            <a href={letterOf(addresses, childName, `${window.location.origin}/home#${token}`)}>
+              <Trans>Write it to the family</Trans>
+            </a>
+          )}
           <Box sx={{ color: palette.soft, fontSize: 14, mb: 1 }}>
             <Trans>It is shown this once. Send it to the family alone; a new one ends it.</Trans>
             {/^(?:127\.0\.0\.1|localhost|\[::1\])$/.test(window.location.hostname) && (
@@ -106,6 +114,19 @@ export function FamilyPage({
       <Allowed consents={consents} />
     </Box>
   );
+}
+
+/** A letter in the mail program of whoever is signed in: nothing is sent by itself. */
+function letterOf(addresses: readonly string[], childName: string, link: string): string {
+  const subject = t`${childName}’s page`;
+  const body = t`Hello,
+
+this is ${childName}’s page: what comes next, what to lay out, the home task with a counter that speaks, and how far ${childName} is. It is for your family alone – please do not hand it on.
+
+${link}
+
+If a class cannot be, or something at home changed, tell it there.`;
+  return `mailto:${addresses.map(encodeURIComponent).join(',')}?subject=${encodeURIComponent(subject)}&body=${encodeURIComponent(body)}`;
 }
 
 /** Practice of four weeks, by movement; what hurt stands first and by itself. */
