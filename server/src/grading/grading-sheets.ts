@@ -10,7 +10,7 @@ const stationWords: Readonly<Record<Station, string>> = {
   skills: 'Skills',
   strength: 'Strength',
   combinations: 'Combinations',
-  questions: 'Questions',
+  questions: 'Answers',
   stretching: 'Stretch',
 };
 const dayWords = (day: string): string => DateTime.fromISO(day, { locale: 'en-GB' }).toFormat('cccc d LLLL yyyy');

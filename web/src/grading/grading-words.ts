@@ -7,7 +7,7 @@ export const stationWords: Readonly<Record<Station, string>> = {
   skills: t`Skills`,
   strength: t`Strength`,
   combinations: t`Combinations`,
-  questions: t`Questions`,
+  questions: t`Answers`,
   stretching: t`Stretch`,
 };
 

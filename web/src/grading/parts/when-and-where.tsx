@@ -11,7 +11,7 @@ import { clockAfter, stationWords } from '../grading-words';
 import { makeTimetable } from '../../queries/grading.queries';
 
 /** Of the names at the left, in pixels; a minute is at least so wide. */
-const [names, leastMinute] = [190, 7];
+const [names, leastMinute] = [152, 10];
 
 /** When which children are at which station, and who looks; made for the shortest day without waiting. */
 export function WhenAndWhere({ page }: { readonly page: GradingPageResponse }) {
@@ -187,9 +187,9 @@ function Piece({
         borderColor: isWarmUp ? palette.line : '#8A8371',
         borderRadius: '6px',
         backgroundColor: isWarmUp ? palette.shade : '#FFFFFF',
-        px: 0.6,
+        px: '3px',
         py: 0.25,
-        fontSize: 13,
+        fontSize: 12.5,
         lineHeight: 1.2,
       }}
     >
