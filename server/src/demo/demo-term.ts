@@ -14,9 +14,10 @@ import { Chance } from './chance.js';
 import { storeGrading, type DemoCandidate } from './demo-grading.js';
 import { demoTimes } from './demo-times.js';
 import { demoLists, type DemoChild } from './demo-lists.js';
-import { demoMarks, type AttendedClass, type DemoMark } from './demo-marks.js';
+import { demoMarks, type AttendedClass } from './demo-marks.js';
 import { demoPeople } from './demo-people.js';
 import { DemoPlanner } from './demo-planner.js';
+import { storeMark } from './store-mark.js';
 
 const seed = 20_417;
 const weeksTaught = 10;
@@ -309,7 +310,7 @@ export class DemoTerm {
         ? demoMarks({ childId: entity.id, leadSide, course, next }, attended.get(entity.id) ?? [], this.library, this.chance)
         : [];
     });
-    for (const [nth, mark] of marks.entries()) await this.storeMark(mark, nth, group.instructorId);
+    for (const [nth, mark] of marks.entries()) await storeMark(this.manager, this.clubId, mark, { nth, recordedBy: group.instructorId });
     return children.flatMap(({ written, entity }): readonly DemoCandidate[] => {
       const grade = this.planner.nextGrade(ladder, written);
       if (!grade || written.stopsAfterWeek !== undefined) return [];
@@ -324,31 +325,5 @@ export class DemoTerm {
       };
       return [{ childId: entity.id, ageYears: written.ageYears, grade, observations, onLadder }];
     });
-  }
-
-  private async storeMark(mark: DemoMark, nth: number, recordedBy: string | null): Promise<void> {
-    const recordedAt = new Date(Date.parse(`${mark.seenOn}T18:00:00Z`) + nth * 1000);
-    await this.manager.query(
-      `INSERT INTO observation (id, club_id, child_id, movement_slug, stage, side, mark, help, measure, faults, note, seen_on, recorded_at, recorded_by, source, class_id)
-       VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16)`,
-      [
-        mark.id,
-        this.clubId,
-        mark.childId,
-        mark.movement,
-        mark.stage,
-        mark.side,
-        mark.mark,
-        mark.help,
-        JSON.stringify(mark.measure),
-        mark.faults,
-        mark.note,
-        mark.seenOn,
-        recordedAt,
-        recordedBy,
-        mark.source,
-        mark.classId,
-      ],
-    );
   }
 }
