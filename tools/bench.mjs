@@ -64,6 +64,8 @@ const imported = [...onDatabase('server/dist-test/bench/import.js'), ...onDataba
 say('Measuring events, the page of a class and the library …');
 const live = onDatabase('server/dist-test/bench/live.js');
 const [few, many, growth] = onDatabase('server/dist-test/bench/class-page.js');
+say('Setting certificates …');
+const certificates = measured('server/dist-test/bench/certificates.js').find(({ table }) => table === 'certificates');
 const timetable = measured('server/dist-test/bench/timetable.js').find(({ table }) => table === 'timetable');
 const library = onDatabase('server/dist-test/bench/library.js');
 say('Measuring the pages in the browser …');
@@ -115,6 +117,13 @@ ${timetable.days} made-up days: thirty children, one by one, at six stations wit
 | the day lasts, in steps | ${timetable.end.toFixed(1)} | ${timetable.without.toFixed(1)} | ${timetable.least.toFixed(1)} |
 
 The search takes ${(timetable.medianMs / 1000).toFixed(2)} s (median), ${(timetable.worstMs / 1000).toFixed(2)} s at worst; wanted: at most 2 s. On ${timetable.best} of the days the timetable was shown to be the shortest without waiting; on the others the gap is said.
+
+## Certificates
+
+| What                                          | seconds | a certificate, ms | MB |
+| --------------------------------------------- | ------- | ----------------- | -- |
+| ${certificates.count} in one file (wanted: at most 20 s) | ${certificates.together.seconds.toFixed(1)} | ${((certificates.together.seconds / certificates.count) * 1000).toFixed(0)} | ${(certificates.together.bytes / 1e6).toFixed(1)} |
+| ${certificates.alone} files of one | ${certificates.apart.seconds.toFixed(1)} | ${((certificates.apart.seconds / certificates.alone) * 1000).toFixed(0)} | ${(certificates.apart.bytes / 1e6).toFixed(1)} |
 
 ## When a grade will be there (core)
 

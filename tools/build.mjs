@@ -37,6 +37,7 @@ export const serverFile = `${root}/server/dist/leiter.mjs`;
 const outside = new RegExp(
   `^(${[
     '@node-rs/',
+    'sharp$',
     'piscina',
     'pg$',
     '@nestjs/(microservices|websockets)',

@@ -1,6 +1,7 @@
 export { FamilyContact } from './family-contact.js';
 export { ClipsRequest, mostClipsAtOnce, SaveVoiceRequest, type ClipBody, type ClipsResponse } from './voice.js';
 export { SaveRoomRequest, SaveStyleRequest, SignInRequest, type SessionResponse, type WelcomeResponse } from './session.js';
+export { ClubLookRequest, type BadgeResponse, type ClubLookResponse } from './badge.js';
 export { MakeClubRequest } from './club.js';
 export {
   AcceptInvitationRequest,

@@ -18,6 +18,7 @@ export type {
 } from './values/unit.js';
 export { differingFields } from './values/differing-fields.js';
 export { documentFaultWords, isFields, openDocument, type DocumentFault } from './values/document.js';
+export { contrast, isColour, type Colour } from './values/contrast.js';
 export { groupBy } from './values/group-by.js';
 export { slugOf } from './values/slug-of.js';
 export { addDays, ageOn, daysBetween, isDay, weekdayOf } from './values/day.js';

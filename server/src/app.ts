@@ -10,7 +10,7 @@ import { prepareSchema } from './database/schema.js';
 import { NoticesService } from './database/notices.service.js';
 import { readBody } from './http/body.js';
 import { openApiOf } from './http/openapi.js';
-import { publicUrlOf, refuseForeign } from './http/own-hosts.js';
+import { keepPublicUrl, publicUrlOf, refuseForeign } from './http/own-hosts.js';
 import { ProblemFilter } from './http/problem.filter.js';
 import { nameRequest } from './http/request-id.js';
 import { sessionHandling } from './http/session-store.js';
@@ -38,6 +38,7 @@ export async function makeApp(settings: AppSettings): Promise<NestExpressApplica
   });
   const publicUrl = publicUrlOf(settings.publicUrl);
   const isSecure = publicUrl?.protocol === 'https:';
+  keepPublicUrl(app, publicUrl);
   // only a proxy on this machine is believed about who is behind it
   if (publicUrl) app.set('trust proxy', 'loopback');
   const sessions = sessionHandling({

@@ -87,18 +87,39 @@ describe('the page of a certificate', () => {
     shown: ['Straight jump', 'Bridge', 'Stork'],
     signedBy: null,
     ladder: { rungs: 8, earned: 2 },
+    verifiedAt: 'https://leiter.example/verify/0b5c',
   };
+  const plain = { colour: null, secondColour: null, crest: null };
 
   it('says who, what, when and what was shown, and fills the rungs that were climbed', () => {
-    const text = JSON.stringify(certificatesDocument([certificate]));
+    const text = JSON.stringify(certificatesDocument([certificate], plain));
     for (const part of ['The Sail Loft', 'Noor H', 'Reef', '1 December 2026', 'Straight jump', 'Bridge', 'Stork', 'for The Sail Loft'])
       expect(text).toContain(part);
-    const colours = [...text.matchAll(/width=\\"80\\" height=\\"\d+\\" fill=\\"(#[0-9A-F]+)/g)].map(([, colour]) => colour);
-    expect(colours).toEqual(['#1D2B30', '#17525C', '#DDD5C5', '#DDD5C5', '#DDD5C5', '#DDD5C5', '#DDD5C5', '#DDD5C5']);
+    const colours = [...text.matchAll(/width=\\"80\\" height=\\"\d+\\" fill=\\"(#[0-9a-fA-F]+)/g)].map(([, colour]) => colour);
+    expect(colours).toEqual(['#1d2b30', '#17525c', '#DDD5C5', '#DDD5C5', '#DDD5C5', '#DDD5C5', '#DDD5C5', '#DDD5C5']);
+  });
+
+  it('is in the colours of the club; a colour too pale to read is not used for words', () => {
+    const titleIn = (colour: `#${string}`): string => {
+      const { content } = certificatesDocument([certificate], { ...plain, colour }) as {
+        content: readonly { stack?: readonly { text: string; color: string }[] }[];
+      };
+      return content.flatMap(({ stack }) => stack ?? []).find(({ text }) => text === 'Reef')?.color ?? '';
+    };
+    expect(titleIn('#a03020')).toBe('#a03020');
+    expect(titleIn('#ffe680')).toBe('#1d2b30');
+    expect(JSON.stringify(certificatesDocument([certificate], { ...plain, colour: '#ffe680' }))).toContain('#ffe680');
+  });
+
+  it('leads to where it can be verified, and bears the crest', () => {
+    const text = JSON.stringify(certificatesDocument([certificate], { ...plain, crest: Buffer.from('png') }));
+    expect(text).toContain('"qr":"https://leiter.example/verify/0b5c"');
+    expect(text).toContain(`data:image/png;base64,${Buffer.from('png').toString('base64')}`);
+    expect(JSON.stringify(certificatesDocument([{ ...certificate, verifiedAt: null }], plain))).not.toContain('"qr"');
   });
 
   it('has one page each, and a long name is set smaller', () => {
-    const { content } = certificatesDocument([certificate, { ...certificate, childName: 'Maximiliana-Bartholomea Q' }]) as {
+    const { content } = certificatesDocument([certificate, { ...certificate, childName: 'Maximiliana-Bartholomea Q' }], plain) as {
       content: readonly { pageBreak?: string; stack?: readonly { fontSize: number }[] }[];
     };
     expect(content.filter(({ pageBreak }) => pageBreak === 'before')).toHaveLength(1);

@@ -84,6 +84,7 @@ const writes: readonly Write[] = [
   { name: 'note practice', method: 'put', path: () => `/api/home/practice/${randomUUID()}` },
   { name: 'tell an absence', method: 'put', path: () => '/api/home/absence' },
   { name: 'tell what is at home', method: 'put', path: () => '/api/home/household' },
+  { name: 'change the look', method: 'put', path: () => '/api/club/look' },
   { name: 'allow something', method: 'post', path: () => '/api/home/consents' },
 ];
 

@@ -2,6 +2,7 @@ import {
   AddGradingRequest,
   ChangeGradingRequest,
   CloseGradingRequest,
+  ClubLookRequest,
   ConsentRequest,
   EnterChildRequest,
   GradingMarkRequest,
@@ -53,6 +54,7 @@ export function bodiesOfAGrading(ids: Ids, household: BodyOf['body']): readonly 
     { name: 'note practice', of: PracticeRequest, body: { day: '2026-12-01', movement: 'cartwheel', feeling: 'well' } },
     { name: 'tell an absence', of: ToldAbsenceRequest, body: { groupId: ids.group, day: '2026-12-08', isAway: true } },
     { name: 'tell what is at home', of: ToldHomeRequest, body: { household, householdVersion: 1 } },
+    { name: 'change the look', of: ClubLookRequest, body: { colour: '#17525c', secondColour: null } },
     { name: 'allow something', of: ConsentRequest, body: { kind: 'clips', isGiven: true } },
   ];
 }

@@ -1,8 +1,11 @@
 import { isDay } from '@leiter/core';
-import { Controller, Get, Param, ParseUUIDPipe, Query, StreamableFile } from '@nestjs/common';
+import { Controller, Get, Param, ParseUUIDPipe, Query, Req, StreamableFile } from '@nestjs/common';
+import type { Request } from 'express';
+import { originOf } from '../http/own-hosts.js';
 import { fieldRefused } from '../http/problem.js';
 import type { Asker } from '../people/asker.js';
 import { AskedBy, ForRoles } from '../people/session.guard.js';
+import { BadgesService } from './badges.service.js';
 import { CertificatesService } from './certificates.service.js';
 
 const asFile = ({ pdf, name }: { readonly pdf: Buffer; readonly name: string }): StreamableFile =>
@@ -10,7 +13,10 @@ const asFile = ({ pdf, name }: { readonly pdf: Buffer; readonly name: string }):
 
 @Controller()
 export class CertificatesController {
-  constructor(private readonly certificates: CertificatesService) {}
+  constructor(
+    private readonly certificates: CertificatesService,
+    private readonly badges: BadgesService,
+  ) {}
 
   /** The certificate of a grade that a child has. */
   @ForRoles('owner', 'instructor')
@@ -19,8 +25,20 @@ export class CertificatesController {
     @AskedBy() { clubId }: Asker,
     @Param('id', ParseUUIDPipe) id: string,
     @Param('gradeId', ParseUUIDPipe) gradeId: string,
+    @Req() request: Request,
   ): Promise<StreamableFile> {
-    return asFile(await this.certificates.ofGrade(clubId, id, gradeId));
+    return asFile(await this.certificates.ofGrade(clubId, id, gradeId, originOf(request)));
+  }
+
+  /** The id under which a grade can be verified and its badge fetched, where the family allows it. */
+  @ForRoles('owner', 'instructor')
+  @Get('children/:id/badges/:gradeId')
+  async badgeOfGrade(
+    @AskedBy() { clubId }: Asker,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Param('gradeId', ParseUUIDPipe) gradeId: string,
+  ): Promise<{ readonly id: string }> {
+    return { id: await this.badges.ofGrade(clubId, id, gradeId) };
   }
 
   /** The certificates of all grades that children of a group were given from a day on. */
@@ -30,16 +48,17 @@ export class CertificatesController {
     @AskedBy() { clubId }: Asker,
     @Param('id', ParseUUIDPipe) id: string,
     @Query('since') since: string | undefined,
+    @Req() request: Request,
   ): Promise<StreamableFile> {
     if (since === undefined || !isDay(since)) throw fieldRefused('since', 'From which day on? Written 2019-04-30.');
-    return asFile(await this.certificates.ofGroup(clubId, id, since));
+    return asFile(await this.certificates.ofGroup(clubId, id, since, originOf(request)));
   }
 
   /** The certificates of all grades that were given on a grading day. */
   @ForRoles('owner', 'instructor')
   @Get('gradings/:id/certificates')
-  async ofGrading(@AskedBy() { clubId }: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<StreamableFile> {
-    return asFile(await this.certificates.ofGrading(clubId, id));
+  async ofGrading(@AskedBy() { clubId }: Asker, @Param('id', ParseUUIDPipe) id: string, @Req() request: Request): Promise<StreamableFile> {
+    return asFile(await this.certificates.ofGrading(clubId, id, originOf(request)));
   }
 
   /** A certificate for everybody who was in a class. */

@@ -29,6 +29,7 @@ import { CallNames1765400000000 } from './migrations/1765400000000-call-names.js
 import { CalendarFeed1765500000000 } from './migrations/1765500000000-calendar-feed.js';
 import { GradingDays1765600000000 } from './migrations/1765600000000-grading-days.js';
 import { Home1765700000000 } from './migrations/1765700000000-home.js';
+import { Badges1765800000000 } from './migrations/1765800000000-badges.js';
 import { Remote1765300000000 } from './migrations/1765300000000-remote.js';
 import { TheCalendar1764900000000 } from './migrations/1764900000000-the-calendar.js';
 import { TwentyMinutes1764800000000 } from './migrations/1764800000000-twenty-minutes.js';
@@ -80,6 +81,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       CalendarFeed1765500000000,
       GradingDays1765600000000,
       Home1765700000000,
+      Badges1765800000000,
     ],
     // run by `prepare`, by one process at a time
     migrationsRun: false,

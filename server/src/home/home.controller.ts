@@ -20,9 +20,13 @@ import {
   ParseUUIDPipe,
   Post,
   Put,
+  Req,
   StreamableFile,
 } from '@nestjs/common';
+import type { Request } from 'express';
+import { BadgesService } from '../certificates/badges.service.js';
 import { CertificatesService } from '../certificates/certificates.service.js';
+import { originOf } from '../http/own-hosts.js';
 import type { Asker } from '../people/asker.js';
 import { AskedBy, ForEverybody, ForRoles, ForVisitors } from '../people/session.guard.js';
 import { FromHomeService } from './from-home.service.js';
@@ -39,6 +43,7 @@ export class HomeController {
     private readonly pages: HomePageService,
     private readonly told: FromHomeService,
     private readonly certificates: CertificatesService,
+    private readonly badges: BadgesService,
   ) {}
 
   /** Whether the family has a page, what was practised, and what it allows. */
@@ -143,9 +148,22 @@ export class HomeController {
     @Headers('authorization') authorization: string | undefined,
     @Ip() address: string,
     @Param('gradeId', ParseUUIDPipe) gradeId: string,
+    @Req() request: Request,
   ): Promise<StreamableFile> {
     const { clubId, childId } = await this.links.childOf(tokenIn(authorization), address);
-    const { pdf, name } = await this.certificates.ofGrade(clubId, childId, gradeId);
+    const { pdf, name } = await this.certificates.ofGrade(clubId, childId, gradeId, originOf(request));
     return new StreamableFile(pdf, { type: 'application/pdf', disposition: `inline; filename="${name}"` });
+  }
+
+  /** The id under which a grade can be verified, and its badge fetched; for a family that allows it. */
+  @ForVisitors()
+  @Get('home/badges/:gradeId')
+  async badge(
+    @Headers('authorization') authorization: string | undefined,
+    @Ip() address: string,
+    @Param('gradeId', ParseUUIDPipe) gradeId: string,
+  ): Promise<{ readonly id: string }> {
+    const { clubId, childId } = await this.links.childOf(tokenIn(authorization), address);
+    return { id: await this.badges.ofGrade(clubId, childId, gradeId) };
   }
 }

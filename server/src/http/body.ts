@@ -21,6 +21,9 @@ const limits: readonly { readonly path: RegExp; readonly limit: string; readonly
   { path: /./, limit: '64kb' },
 ];
 
+/** Routes whose body is a file as it is, not JSON: read whole, up to so much. */
+const files: readonly { readonly path: RegExp; readonly limit: string }[] = [{ path: /^\/club\/crest$/, limit: '4mb' }];
+
 class RawRefusal extends Error {
   readonly status = 400;
 
@@ -42,6 +45,11 @@ const readers: readonly { readonly path: RegExp; readonly read: RequestHandler }
   read: asText ? express.text({ ...options, limit }) : express.json({ ...options, limit, verify }),
 }));
 
+const fileReaders = files.map(({ path, limit }) => ({ path, read: express.raw({ inflate: false, type: () => true, limit }) }));
+
+/** The file that is the body of a request; empty where there was none. */
+export const fileIn = (request: Request): Buffer => (Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0));
+
 /**
  * Reads the body of a request to the API: only JSON, never compressed, never more than the route takes, and nothing at all from
  * who is not signed in but for the few routes that are there for visitors. The session has to be read before.
@@ -61,6 +69,11 @@ export function readBody(request: Request, response: Response, next: NextFunctio
   if (!isOpen && !isSignedIn) {
     response.setHeader('Connection', 'close');
     answerProblem(response, 401);
+    return;
+  }
+  const file = fileReaders.find(({ path }) => path.test(request.path));
+  if (file) {
+    file.read(request, response, next);
     return;
   }
   // a body that is not JSON would be dropped unread: it is refused, so that nobody believes it was stored

@@ -16,6 +16,19 @@ export function publicUrlOf(setting: string | undefined): URL | null {
   return url;
 }
 
+const publicOrigin = 'leiter public origin';
+
+/** Keeps the address under which Leiter is reached from outside, for {@link originOf}. */
+export function keepPublicUrl(app: { readonly set: (name: string, value: unknown) => unknown }, publicUrl: URL | null): void {
+  app.set(publicOrigin, publicUrl?.origin ?? null);
+}
+
+/** What an address begins with that is to be opened elsewhere: the public one, or, where there is none, that of this request. */
+export function originOf(request: Request): string {
+  const kept = request.app.get(publicOrigin) as string | null | undefined; // see keepPublicUrl
+  return kept ?? `${request.protocol}://${request.headers.host ?? 'localhost'}`;
+}
+
 /**
  * Answers only under names that are ours, so that a foreign page cannot reach Leiter under a name of its own, and takes nothing
  * from a page of another origin, whatever cookie comes with it.

@@ -15,6 +15,7 @@ export const addresses: readonly Address[] = [
   { path: '/sign-in', page: 'account/sign-in', asks: ['welcome'], isOutside: true },
   { path: '/invitation/:token', page: 'account/invitation', asks: [], isOutside: true },
   { path: '/remote', page: 'remote/remote', asks: [], isOutside: true },
+  { path: '/verify/:id', page: 'verify/verify', asks: ['badges/:id'], isOutside: true },
   { path: '/', page: 'today/today', asks: ['today', 'library'] },
   { path: '/week', page: 'week/week', asks: ['groups'] },
   { path: '/week/:day', page: 'week/week', asks: ['groups', 'weeks/:day'] },

@@ -15,6 +15,7 @@ import { offerUndo } from '../shared/undo-bar';
 import { weekdayWords } from '../shared/words';
 import { useProgrammeName, useSyllabuses } from '../queries/syllabus.queries';
 import { changeGroup, useGroups } from '../queries/groups.queries';
+import { ClubLook } from './parts/club-look';
 import { GroupDialog } from './parts/group-dialog';
 import { PeopleList } from './parts/people-list';
 import { useMay } from '../queries/may';
@@ -120,6 +121,7 @@ function ClubPage() {
             </Box>
           )}
         </Loaded>
+        {may.run && session.data && <ClubLook clubName={session.data.club.name} />}
       </Panel>
       <Panel label={t`People`} width={400}>
         <Loaded query={people} what={t`people`}>

@@ -111,3 +111,10 @@ export async function certificate(link: string, gradeId: string): Promise<Blob> 
   if (!answer.ok) throw await refusal(answer);
   return answer.blob();
 }
+
+/** The id of a badge that others may verify. */
+export async function badgeId(link: string, gradeId: string): Promise<string> {
+  const answer = await send(link, 'GET', `home/badges/${gradeId}`);
+  if (!answer.ok) throw await refusal(answer);
+  return ((await answer.json()) as { readonly id: string }).id;
+}

@@ -19,8 +19,14 @@ export class ApiError extends Error {
 
 type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
 
+const content = (body: unknown): Pick<RequestInit, 'body' | 'headers'> =>
+  body instanceof Blob
+    ? { headers: { 'content-type': 'application/octet-stream' }, body }
+    : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) };
+
 /**
  * One request to the API.
+ * @param body JSON; a file goes as it is
  * @param isLast of a page that is being closed: it goes out all the same, and nobody waits for the answer
  * @returns what the server answered; the type is what the contract promises for the path.
  * @throws ApiError, and nothing else.
@@ -32,7 +38,7 @@ export async function api<Answer>(method: Method, path: string, body?: unknown, 
       method,
       credentials: 'same-origin',
       keepalive: isLast,
-      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+      ...(body === undefined ? {} : content(body)),
     });
   } catch {
     noteAnswer('away');

@@ -4,7 +4,7 @@ import type { HomeLadder, HomePageResponse } from '@leiter/contract';
 import { standingNames, type StandingName } from '@leiter/core';
 import { useState } from 'react';
 import { Rungs, isMetName } from '../../shared/rungs';
-import { certificate } from '../home-client';
+import { badgeId, certificate } from '../home-client';
 import { dateText } from '../home-words';
 import { Section } from './section';
 
@@ -41,6 +41,12 @@ function Ladder({ ladder, page, link }: { readonly ladder: HomeLadder; readonly 
           <li key={grade.gradeId}>
             <strong>{grade.name}</strong> <span className="soft">{dateText(grade.awardedOn ?? '')}</span>{' '}
             <Certificate link={link} gradeId={grade.gradeId} name={grade.name} />
+            {page.consents.some(({ kind, isGiven }) => kind === 'badges' && isGiven) && (
+              <>
+                {' · '}
+                <Badge link={link} gradeId={grade.gradeId} name={grade.name} />
+              </>
+            )}
           </li>
         ))}
       </ul>
@@ -97,6 +103,24 @@ function Certificate({ link, gradeId, name }: { readonly link: string; readonly 
   return (
     <button type="button" className="link" onClick={() => void open()}>
       {state === 'coming' ? t`One moment …` : state === 'refused' ? t`It did not come. Try again` : t`certificate`}
+    </button>
+  );
+}
+
+/** Leads to the page on which the badge is seen by whoever it is shown to. */
+function Badge({ link, gradeId, name }: { readonly link: string; readonly gradeId: string; readonly name: string }) {
+  const [state, setState] = useState<'there' | 'coming' | 'refused'>('there');
+  const open = async (): Promise<void> => {
+    setState('coming');
+    try {
+      window.location.assign(`/verify/${await badgeId(link, gradeId)}`);
+    } catch {
+      setState('refused');
+    }
+  };
+  return (
+    <button type="button" className="link" aria-label={t`Badge of ${name}`} onClick={() => void open()}>
+      {state === 'coming' ? t`One moment …` : state === 'refused' ? t`It did not come. Try again` : t`badge`}
     </button>
   );
 }
