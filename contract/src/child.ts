@@ -23,6 +23,7 @@ import {
 import { DayField } from './day-field.js';
 import { FamilyContact } from './family-contact.js';
 import { Household } from './household.js';
+import { familyLanguages, type FamilyLanguage, type LetterResponse } from './letter.js';
 import { Line } from './text.js';
 import { MayBeLeftOut } from './optional.js';
 
@@ -107,6 +108,11 @@ export class ChangeChildRequest {
   @ValidateNested({ each: true })
   @Type(() => FamilyContact)
   contacts?: FamilyContact[];
+
+  /** In which its family is written to. */
+  @MayBeLeftOut()
+  @IsIn(familyLanguages, { message: 'English, German or French.' })
+  familyLanguage?: FamilyLanguage;
 }
 
 /** The same for several children at once. */
@@ -175,6 +181,8 @@ export interface ChildResponse {
   /** False where nobody has told what it has at home: then the careful side is reckoned with. */
   readonly isHomeKnown: boolean;
   readonly archived: boolean;
+  /** In which its family is written to; null where nobody said. */
+  readonly familyLanguage: FamilyLanguage | null;
   readonly groupIds: readonly string[];
   /** The grade earned per programme; a programme that is not in it has none yet. */
   readonly grades: readonly { readonly programme: string; readonly gradeId: string; readonly gradeName: string }[];
@@ -222,6 +230,8 @@ export interface ChildRecordResponse extends Omit<ChildPageResponse, 'health'> {
   /** All that was noted of practice at home, and every word on what the family allows, the newest first. */
   readonly practice: readonly Practice[];
   readonly consents: readonly Consent[];
+  /** What was written to the family from here, the newest first. */
+  readonly letters: readonly Pick<LetterResponse, 'writtenAt' | 'subject' | 'body' | 'to' | 'state'>[];
   /** Grading days to which it was entered, with what examiners wrote. */
   readonly gradings: readonly {
     readonly day: string;

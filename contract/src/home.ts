@@ -1,6 +1,7 @@
 import {
   practiceFeelings,
   type Dose,
+  type HomeList,
   type ItemSides,
   type MeasuredLine,
   type Movement,
@@ -11,6 +12,7 @@ import { Type } from 'class-transformer';
 import { IsBoolean, IsIn, IsInt, IsObject, IsUUID, Matches, Min, ValidateNested } from 'class-validator';
 import { DayField } from './day-field.js';
 import { Household } from './household.js';
+import { familyLanguages, type FamilyLanguage } from './letter.js';
 import { notAMovement, slug } from './names.js';
 
 export const consentKinds = ['pictures', 'clips', 'badges'] as const;
@@ -53,6 +55,12 @@ export class ToldHomeRequest {
   householdVersion!: number;
 }
 
+/** The language in which the family reads its page and is written to. */
+export class HomeLanguageRequest {
+  @IsIn(familyLanguages, { message: 'English, German or French.' })
+  language!: FamilyLanguage;
+}
+
 export class ConsentRequest {
   @IsIn(consentKinds, { message: 'What is it about?' })
   kind!: ConsentKind;
@@ -92,6 +100,8 @@ export interface HomeLinkMade {
 /** All that the page of a family shows: of one child, and of nobody else. */
 export interface HomePageResponse {
   readonly clubName: string;
+  /** Null where nobody said: then the phone’s own. */
+  readonly language: FamilyLanguage | null;
   readonly today: string;
   readonly child: {
     readonly givenName: string;
@@ -144,8 +154,8 @@ export interface HomeClass {
   readonly isAway: boolean;
   /** Names of what the class is about; empty as long as it is not planned. */
   readonly focus: readonly string[];
-  /** What to lay out, how much room, and who is to be near; empty as long as the class is not planned. */
-  readonly prepare: readonly string[];
+  /** What to lay out, how much room, and who is to be near; null as long as the class is not planned. */
+  readonly layOut: HomeList | null;
 }
 
 export interface HomeTaskForChild {

@@ -2,6 +2,18 @@ export { FamilyContact } from './family-contact.js';
 export { ClipsRequest, mostClipsAtOnce, SaveVoiceRequest, type ClipBody, type ClipsResponse } from './voice.js';
 export { SaveRoomRequest, SaveStyleRequest, SignInRequest, type SessionResponse, type WelcomeResponse } from './session.js';
 export { ClubLookRequest, type BadgeResponse, type ClubLookResponse } from './badge.js';
+export {
+  familyLanguages,
+  letterKinds,
+  SendLetterRequest,
+  type FamilyLanguage,
+  type LetterFacts,
+  type LetterKind,
+  type LetterResponse,
+  type LetterState,
+  type LettersResponse,
+  type LettersToWriteResponse,
+} from './letter.js';
 export { MakeClubRequest } from './club.js';
 export {
   AcceptInvitationRequest,
@@ -97,6 +109,7 @@ export { PressRequest, RemoteRequest, StageRequest, type Press, type PressBody, 
 export {
   consentKinds,
   ConsentRequest,
+  HomeLanguageRequest,
   PracticeRequest,
   ToldAbsenceRequest,
   ToldHomeRequest,

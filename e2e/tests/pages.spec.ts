@@ -32,6 +32,9 @@ const pageNames = [
   'the timetable of a grading day',
   'the mark sheets of a grading day',
   'the grades of a grading day',
+  'letters of a class',
+  'letters of a grading day',
+  'all letters',
   'one’s own page',
 ] as const;
 
@@ -74,6 +77,9 @@ async function addresses(page: Page, leiter: Leiter): Promise<Readonly<Record<(t
     'the timetable of a grading day': `/gradings/${grading?.id ?? ''}?step=when`,
     'the mark sheets of a grading day': `/gradings/${grading?.id ?? ''}?step=marks`,
     'the grades of a grading day': `/gradings/${grading?.id ?? ''}?step=grades`,
+    'letters of a class': `/classes/${taught?.id ?? ''}/letters`,
+    'letters of a grading day': `/gradings/${grading?.id ?? ''}/letters`,
+    'all letters': '/letters',
     'one’s own page': '/me',
   };
 }

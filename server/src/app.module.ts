@@ -15,6 +15,7 @@ import { HealthController } from './http/health.controller.js';
 import { ToldInterceptor } from './http/told.interceptor.js';
 import { HomeModule } from './home/home.module.js';
 import { ImportsModule } from './imports/imports.module.js';
+import { LettersModule } from './letters/letters.module.js';
 import { LibraryModule } from './library/library.module.js';
 import { LiveModule } from './live/live.module.js';
 import { PeopleModule } from './people/people.module.js';
@@ -54,6 +55,7 @@ export class AppModule {
         CertificatesModule,
         GradingModule,
         HomeModule,
+        LettersModule,
         PlansModule,
         PlanFilesModule,
         RecordModule,

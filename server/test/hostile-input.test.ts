@@ -85,6 +85,8 @@ const writes: readonly Write[] = [
   { name: 'tell an absence', method: 'put', path: () => '/api/home/absence' },
   { name: 'tell what is at home', method: 'put', path: () => '/api/home/household' },
   { name: 'change the look', method: 'put', path: () => '/api/club/look' },
+  { name: 'choose a language', method: 'put', path: () => '/api/home/language' },
+  { name: 'write to a family', method: 'put', path: () => `/api/letters/${randomUUID()}` },
   { name: 'allow something', method: 'post', path: () => '/api/home/consents' },
 ];
 

@@ -41,6 +41,8 @@ const stage = () => ({
   done: [],
 });
 
+const letterTo = (childId: string) => ({ childId, kind: 'own', language: 'en', subject: 'Hello', body: 'A line.' });
+
 type Method = 'get' | 'post' | 'put' | 'patch' | 'delete';
 interface Foreign {
   readonly method: Method;
@@ -176,6 +178,12 @@ const routes: Readonly<Record<string, 'no ids' | 'public' | readonly Foreign[]>>
   'DELETE /api/home/practice/{id}': 'public',
   'PUT /api/home/absence': 'public',
   'PUT /api/home/household': 'public',
+  'PUT /api/home/language': 'public',
+  'GET /api/letters': 'no ids',
+  'PUT /api/letters/{id}': [{ method: 'put', path: () => `/api/letters/${randomUUID()}`, body: () => letterTo(theirs.child), status: 404 }],
+  'POST /api/letters/{id}/again': [{ method: 'post', path: () => `/api/letters/${randomUUID()}/again`, status: 404 }],
+  'GET /api/classes/{id}/letters': [{ method: 'get', path: () => `/api/classes/${theirs.class}/letters`, status: 404 }],
+  'GET /api/gradings/{id}/letters': [{ method: 'get', path: () => `/api/gradings/${theirs.grading}/letters`, status: 404 }],
   'POST /api/home/consents': 'public',
   'GET /api/home/certificates/{gradeId}': 'public',
   'GET /api/home/badges/{gradeId}': 'public',
@@ -456,6 +464,7 @@ async function fingerprint(): Promise<unknown> {
     'home_link',
     'practice',
     'consent',
+    'letter',
     'ladder_pin',
     'syllabus',
     'import',

@@ -4,6 +4,8 @@ import {
   CloseGradingRequest,
   ClubLookRequest,
   ConsentRequest,
+  HomeLanguageRequest,
+  SendLetterRequest,
   EnterChildRequest,
   GradingMarkRequest,
   PracticeRequest,
@@ -55,6 +57,12 @@ export function bodiesOfAGrading(ids: Ids, household: BodyOf['body']): readonly 
     { name: 'tell an absence', of: ToldAbsenceRequest, body: { groupId: ids.group, day: '2026-12-08', isAway: true } },
     { name: 'tell what is at home', of: ToldHomeRequest, body: { household, householdVersion: 1 } },
     { name: 'change the look', of: ClubLookRequest, body: { colour: '#17525c', secondColour: null } },
+    { name: 'choose a language', of: HomeLanguageRequest, body: { language: 'de' } },
+    {
+      name: 'write to a family',
+      of: SendLetterRequest,
+      body: { childId: ids.child, kind: 'own', aboutId: ids.child, language: 'de', subject: 'Guten Tag', body: 'Eine Zeile.\nNoch eine.' },
+    },
     { name: 'allow something', of: ConsentRequest, body: { kind: 'clips', isGiven: true } },
   ];
 }

@@ -1,4 +1,4 @@
-import type { FamilyContact, Household } from '@leiter/contract';
+import type { FamilyContact, FamilyLanguage, Household } from '@leiter/contract';
 import { Column, Entity, PrimaryGeneratedColumn } from 'typeorm';
 
 @Entity('child')
@@ -33,6 +33,9 @@ export class ChildEntity {
 
   @Column('jsonb', { default: [] })
   contacts!: FamilyContact[];
+
+  @Column('text', { name: 'family_language', nullable: true })
+  familyLanguage!: FamilyLanguage | null;
 
   @Column('timestamptz', { name: 'archived_at', nullable: true })
   archivedAt!: Date | null;

@@ -25,6 +25,7 @@ export function childResponse(
     householdVersion: child.householdVersion,
     isHomeKnown: child.homeKnown,
     archived: child.archivedAt !== null,
+    familyLanguage: child.familyLanguage,
     groupIds: enrolments.filter((one) => one.child_id === child.id).map((one) => one.group_id),
     grades: grades
       .filter((one) => one.child_id === child.id)

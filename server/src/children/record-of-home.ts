@@ -2,13 +2,13 @@ import type { ChildRecordResponse, Consent, Practice } from '@leiter/contract';
 import type { DataSource } from 'typeorm';
 import { rows } from '../database/rows.js';
 
-/** What of the record of a child comes from its family and from grading days: practice, consents, sheets of examiners. */
+/** What of the record of a child goes between the club and its family, and of grading days: practice, consents, letters, sheets of examiners. */
 export async function recordOfHome(
   source: DataSource,
   clubId: string,
   childId: string,
-): Promise<Pick<ChildRecordResponse, 'practice' | 'consents' | 'gradings'>> {
-  const [practice, consents, gradings] = await Promise.all([
+): Promise<Pick<ChildRecordResponse, 'practice' | 'consents' | 'letters' | 'gradings'>> {
+  const [practice, consents, letters, gradings] = await Promise.all([
     rows<Practice>(
       source,
       `SELECT id, day, movement_slug AS movement, feeling FROM practice WHERE club_id = $1 AND child_id = $2 ORDER BY day DESC, noted_at DESC`,
@@ -18,6 +18,12 @@ export async function recordOfHome(
       source,
       `SELECT c.kind, c.is_given AS "isGiven", c.at, p.name AS by FROM consent c LEFT JOIN person p ON p.id = c.by_id
        WHERE c.club_id = $1 AND c.child_id = $2 ORDER BY c.id DESC`,
+      [clubId, childId],
+    ),
+    rows<Omit<ChildRecordResponse['letters'][number], 'writtenAt'> & { readonly writtenAt: Date }>(
+      source,
+      `SELECT written_at AS "writtenAt", subject, regexp_replace(body, '#[A-Za-z0-9_-]{43}', '#…', 'g') AS body, to_addresses AS to, state FROM letter
+       WHERE club_id = $1 AND child_id = $2 ORDER BY written_at DESC`,
       [clubId, childId],
     ),
     rows<ChildRecordResponse['gradings'][number]>(
@@ -31,5 +37,10 @@ export async function recordOfHome(
       [clubId, childId],
     ),
   ]);
-  return { practice, consents: consents.map(({ at, ...consent }) => ({ ...consent, at: at.toISOString() })), gradings };
+  return {
+    practice,
+    consents: consents.map(({ at, ...consent }) => ({ ...consent, at: at.toISOString() })),
+    letters: letters.map(({ writtenAt, ...letter }) => ({ ...letter, writtenAt: writtenAt.toISOString() })),
+    gradings,
+  };
 }

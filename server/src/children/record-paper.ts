@@ -44,7 +44,8 @@ const attendanceWords = { present: 'there', late: 'late', absent: 'away', watche
 
 /** Everything that is kept of a child, to be read by its family: one document of pdfmake. @param nameOf of a movement by its slug */
 export function recordDocument(record: ChildRecordResponse, clubName: string, today: string, nameOf: (slug: string) => string): object {
-  const { child, contacts, healthNotes, enrolments, ladders, observations, attendance, log, practice, consents, gradings } = record;
+  const { child, contacts, healthNotes, enrolments, ladders, observations, attendance, log, practice, consents, letters, gradings } =
+    record;
   const name = `${child.givenName} ${child.familyInitial}`;
   const { household } = child;
   const grades = ladders.flatMap(({ syllabus, earned }) =>
@@ -130,6 +131,13 @@ export function recordDocument(record: ChildRecordResponse, clubName: string, to
           practice.map(({ day, movement, feeling }) => [dayWords(day), nameOf(movement), feeling]),
         )
       : none('Nothing was noted.'),
+    heading('Written to the family'),
+    letters.length > 0
+      ? table(
+          [90, 130, '*'],
+          letters.map(({ writtenAt, to, subject, body }) => [dayWords(writtenAt.slice(0, 10)), to.join(', '), `${subject}\n${body}`]),
+        )
+      : none('Nothing was written from here.'),
     heading('What the family allows'),
     consents.length > 0
       ? table(

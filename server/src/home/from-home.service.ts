@@ -2,6 +2,7 @@ import type {
   Consent,
   ConsentKind,
   ConsentRequest,
+  HomeLanguageRequest,
   Practice,
   PracticeRequest,
   ToldAbsenceRequest,
@@ -111,6 +112,10 @@ export class FromHomeService {
       [clubId, childId, JSON.stringify(household), householdVersion],
     );
     if (changed.length === 0) throw new ProblemException(409, 'It was changed meanwhile. Look at it again, then change it.');
+  }
+
+  async language({ clubId, childId }: HomeChild, { language }: HomeLanguageRequest): Promise<void> {
+    await this.source.query('UPDATE child SET family_language = $3 WHERE club_id = $1 AND id = $2', [clubId, childId, language]);
   }
 
   /** Every word is kept with its day; the last one holds, and said again it is no other word. */

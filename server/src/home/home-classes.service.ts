@@ -1,11 +1,10 @@
-import type { HomeClass, HomeTaskForChild, Household } from '@leiter/contract';
+import type { FamilyLanguage, HomeClass, HomeTaskForChild, Household } from '@leiter/contract';
 import {
   addDays,
   ageOn,
   defaultTimingSettings,
   evaluatePlan,
   homeListOf,
-  homeListWords,
   homeTaskBar,
   homeTaskSeconds,
   openPlan,
@@ -14,6 +13,7 @@ import {
   type ChildInClass,
   type ClassPlan,
   type HealthNote,
+  type HomeList,
   type KnownMark,
   type Library,
 } from '@leiter/core';
@@ -34,6 +34,23 @@ export interface ChildAtHome {
   readonly householdVersion: number;
   readonly isHomeKnown: boolean;
   readonly healthNotes: readonly HealthNote[];
+  readonly language: FamilyLanguage | null;
+}
+
+/** @returns those of the club, by id */
+export async function childrenAtHome(
+  source: DataSource,
+  clubId: string,
+  ids: readonly string[],
+): Promise<ReadonlyMap<string, ChildAtHome>> {
+  const found = await rows<ChildAtHome>(
+    source,
+    `SELECT id, given_name AS "givenName", birth_date AS "birthDate", lead_side AS "leadSide", household, household_version AS "householdVersion",
+            home_known AS "isHomeKnown", health_notes AS "healthNotes", family_language AS language
+     FROM child WHERE club_id = $1 AND id = ANY($2)`,
+    [clubId, ids],
+  );
+  return new Map(found.map((child) => [child.id, child]));
 }
 
 /** So far ahead a family sees classes, and so many of them. */
@@ -77,7 +94,7 @@ export class HomeClassesService {
           off: session ? session.cancelledBecause : holiday,
           isAway: session !== null && away.has(session.id),
           focus: focus.map((slug) => library.get(slug)?.name ?? slug),
-          prepare: plan ? await this.prepare(clubId, plan, inClass, { programme: group.programme, startsAt, lengthMinutes }, library) : [],
+          layOut: plan ? await this.layOut(clubId, plan, inClass, { programme: group.programme, startsAt, lengthMinutes }, library) : null,
         };
       }),
     );
@@ -100,39 +117,48 @@ export class HomeClassesService {
     );
     for (const { document, day, group_name, programme } of found) {
       const plan = openPlan(document);
-      if (!plan.ok || !plan.value.homeTask) continue;
-      const { homeTask } = plan.value;
-      const inClass = await this.inClass(clubId, child, programme, today);
-      const ladder = await this.ladderOf(clubId, programme);
-      const tasks = homeTask.tasks.filter(({ movement: slug }) => {
-        const movement = library.get(slug);
-        return movement !== undefined && homeTaskBar(movement, inClass, ladder) === null;
-      });
-      if (tasks.length === 0 && homeTask.note === '') continue;
-      return {
-        groupName: group_name,
-        day,
-        minutes: Math.max(1, Math.round(homeTaskSeconds({ ...homeTask, tasks }) / 60)),
-        note: homeTask.note,
-        items: tasks.map(({ movement, dose, sides }) => ({
-          movement,
-          dose,
-          sides,
-          isWithAdult: library.get(movement)?.homeTask === 'with-adult' || library.get(movement)?.needs.adult !== 'none',
-        })),
-      };
+      if (!plan.ok) continue;
+      const task = await this.taskIn(clubId, plan.value, await this.inClass(clubId, child, programme, today), programme, library);
+      if (task) return { groupName: group_name, day, ...task };
     }
     return null;
   }
 
+  /** The task of a plan: of it what this child may do at home; null where nothing of it is left. */
+  async taskIn(
+    clubId: string,
+    { homeTask }: ClassPlan,
+    child: ChildInClass,
+    programme: string,
+    library: Library,
+  ): Promise<Pick<HomeTaskForChild, 'minutes' | 'note' | 'items'> | null> {
+    if (!homeTask) return null;
+    const ladder = await this.ladderOf(clubId, programme);
+    const tasks = homeTask.tasks.filter(({ movement: slug }) => {
+      const movement = library.get(slug);
+      return movement !== undefined && homeTaskBar(movement, child, ladder) === null;
+    });
+    if (tasks.length === 0 && homeTask.note === '') return null;
+    return {
+      minutes: Math.max(1, Math.round(homeTaskSeconds({ ...homeTask, tasks }) / 60)),
+      note: homeTask.note,
+      items: tasks.map(({ movement, dose, sides }) => ({
+        movement,
+        dose,
+        sides,
+        isWithAdult: library.get(movement)?.homeTask === 'with-adult' || library.get(movement)?.needs.adult !== 'none',
+      })),
+    };
+  }
+
   /** What this child’s versions of the items want of its home; nobody else is looked at. */
-  private async prepare(
+  async layOut(
     clubId: string,
     plan: ClassPlan,
     child: ChildInClass,
     slot: { readonly programme: string; readonly startsAt: string; readonly lengthMinutes: number },
     library: Library,
-  ): Promise<readonly string[]> {
+  ): Promise<HomeList> {
     const evaluation = evaluatePlan(plan, library, {
       settings: defaultTimingSettings,
       exposures: new Map(),
@@ -147,13 +173,11 @@ export class HomeClassesService {
       startsAt: slot.startsAt,
       room: null,
     });
-    return homeListWords(
-      homeListOf(
-        child,
-        evaluation.versions,
-        library,
-        evaluation.timeline.items.map(({ item }) => item),
-      ),
+    return homeListOf(
+      child,
+      evaluation.versions,
+      library,
+      evaluation.timeline.items.map(({ item }) => item),
     );
   }
 
@@ -163,7 +187,7 @@ export class HomeClassesService {
   }
 
   /** The child as a plan is reckoned for it on a day. */
-  private async inClass(clubId: string, child: ChildAtHome, programme: string, day: string): Promise<ChildInClass> {
+  async inClass(clubId: string, child: ChildAtHome, programme: string, day: string): Promise<ChildInClass> {
     const [marks, earned] = await Promise.all([
       rows<KnownMark>(
         this.source,

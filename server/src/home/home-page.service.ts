@@ -5,13 +5,14 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
 import { ClubService } from '../club/club.service.js';
 import { rows } from '../database/rows.js';
+import { beginsAt, type TimetableFacts } from '../grading/grading-times.js';
 import { notFound } from '../http/problem.js';
 import { LibraryService } from '../library/library.service.js';
 import { LadderService } from '../record/ladder.service.js';
 import { observationColumns, observationOf, type ObservationRow } from '../record/observation.mapper.js';
 import { SyllabusService, coreSyllabus } from '../syllabus/syllabus.service.js';
 import { FromHomeService } from './from-home.service.js';
-import { HomeClassesService, type ChildAtHome } from './home-classes.service.js';
+import { childrenAtHome, HomeClassesService, type ChildAtHome } from './home-classes.service.js';
 import type { HomeChild } from './home-links.service.js';
 import { withoutOthers } from './without-others.js';
 
@@ -36,7 +37,7 @@ export class HomePageService {
       this.clubs.find(clubId),
       this.clubs.today(clubId),
       this.library.reckoned(clubId),
-      this.child(clubId, childId),
+      childrenAtHome(this.source, clubId, [childId]).then((found) => found.get(childId)),
       this.namesOfOthers(clubId, childId),
       this.observations(clubId, childId),
       rows<{ id: string; programme: string }>(
@@ -46,6 +47,7 @@ export class HomePageService {
         [clubId, childId],
       ),
     ]);
+    if (!child) throw notFound('child');
     const clean = (text: string): string => withoutOthers(text, others);
     const groupIds = groups.map(({ id }) => id);
     const programmes = [...new Set(groups.map(({ programme }) => programme))];
@@ -70,6 +72,7 @@ export class HomePageService {
       .slice(0, mostNotes);
     return {
       clubName: club.name,
+      language: child.language,
       today,
       child: {
         givenName: child.givenName,
@@ -94,18 +97,6 @@ export class HomePageService {
       notes: notes.map(({ seenOn, movement, note }) => ({ day: seenOn, movement, note: clean(note) })),
       consents: about.consents.map(({ by, ...consent }) => ({ ...consent, by: by === null ? null : club.name })),
     };
-  }
-
-  private async child(clubId: string, id: string): Promise<ChildAtHome> {
-    const [child] = await rows<ChildAtHome>(
-      this.source,
-      `SELECT id, given_name AS "givenName", birth_date AS "birthDate", lead_side AS "leadSide", household, household_version AS "householdVersion",
-              home_known AS "isHomeKnown", health_notes AS "healthNotes"
-       FROM child WHERE club_id = $1 AND id = $2`,
-      [clubId, id],
-    );
-    if (!child) throw notFound('child');
-    return child;
   }
 
   /** Of everybody else in the club, archived ones included. */
@@ -190,21 +181,13 @@ export class HomePageService {
        JOIN grade g ON g.id = e.grade_id WHERE e.club_id = $1 AND e.child_id = $2 AND d.closed_at IS NULL AND d.day >= $3 ORDER BY d.day`,
       [clubId, childId, today],
     );
-    return found.map(({ day, starts_at, party, timetable, grade }) => {
-      const own = timetable?.parties.find(({ id }) => id === party);
-      return { day, startsAt: starts_at.slice(0, 5), warmUpAt: own ? later(starts_at, own.warmUpFrom) : null, gradeName: grade };
-    });
+    return found.map(({ day, starts_at, party, timetable, grade }) => ({
+      day,
+      startsAt: starts_at.slice(0, 5),
+      warmUpAt: beginsAt(starts_at, timetable, party),
+      gradeName: grade,
+    }));
   }
-}
-
-interface TimetableFacts {
-  readonly parties: readonly { readonly id: number; readonly warmUpFrom: number }[];
-}
-
-/** A time of day so many minutes on. */
-function later(time: string, minutes: number): string {
-  const at = new Date(Date.parse(`2000-01-01T${time.slice(0, 5)}:00Z`) + minutes * 60_000);
-  return at.toISOString().slice(11, 16);
 }
 
 function homeMovement({ slug, name, plainMeaning, figure, view, dose, cues, stages }: HomeMovement): HomeMovement {

@@ -1,5 +1,6 @@
 import {
   ConsentRequest,
+  HomeLanguageRequest,
   PracticeRequest,
   ToldAbsenceRequest,
   ToldHomeRequest,
@@ -129,6 +130,17 @@ export class HomeController {
     @Body() body: ToldHomeRequest,
   ): Promise<void> {
     await this.told.household(await this.links.childOf(tokenIn(authorization), address), body);
+  }
+
+  @ForVisitors()
+  @Put('home/language')
+  @HttpCode(204)
+  async language(
+    @Headers('authorization') authorization: string | undefined,
+    @Ip() address: string,
+    @Body() body: HomeLanguageRequest,
+  ): Promise<void> {
+    await this.told.language(await this.links.childOf(tokenIn(authorization), address), body);
   }
 
   @ForVisitors()

@@ -16,5 +16,6 @@ import { HomeController } from './home.controller.js';
   imports: [CertificatesModule, ClassesModule, ClubModule, LibraryModule, RecordModule, SyllabusModule],
   controllers: [HomeController],
   providers: [FromHomeService, HomeClassesService, HomeLinksService, HomePageService],
+  exports: [HomeClassesService],
 })
 export class HomeModule {}

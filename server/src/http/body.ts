@@ -9,7 +9,7 @@ const open: readonly RegExp[] = [
   /^\/club$/,
   /^\/invitations\/[\w-]{1,100}$/,
   /^\/remote(\/presses)?$/,
-  /^\/home\/(absence|household|consents|practice\/[\w-]{1,100})$/,
+  /^\/home\/(absence|household|language|consents|practice\/[\w-]{1,100})$/,
 ];
 
 /** How large a body may be, by route; the first that fits counts. A library is handed on unread: a worker reads it. */

@@ -4,6 +4,7 @@ import { DataSource } from 'typeorm';
 import { HealthNotesService } from '../children/health-notes.service.js';
 import { locks } from '../database/locks.js';
 import { rows } from '../database/rows.js';
+import { withoutLinks } from '../letters/post.service.js';
 
 const everyMilliseconds = 10 * 60_000;
 
@@ -40,6 +41,13 @@ export class TidyService implements OnApplicationBootstrap, OnApplicationShutdow
       await manager.query(`DELETE FROM presence WHERE seen_at < now() - interval '10 minutes'`);
       await manager.query(`DELETE FROM sign_in_try WHERE at < now() - interval '10 minutes'`);
       await manager.query(`DELETE FROM home_try WHERE at < now() - interval '1 hour'`);
+      await manager.query(
+        `DELETE FROM letter WHERE written_at < now() - interval '180 days' AND state IN ('sent', 'caught', 'failed', 'unsure')`,
+      );
+      // a letter that was caught is read in the mailbox within a day
+      await manager.query(
+        `UPDATE letter SET body = ${withoutLinks} WHERE state IN ('caught', 'failed', 'unsure') AND written_at < now() - interval '1 day' AND body ~ '#[A-Za-z0-9_-]{43}'`,
+      );
       await manager.query(`DELETE FROM invitation WHERE ends_at < now() - interval '30 days'`);
       await manager.query(`DELETE FROM stage WHERE told_at < now() - interval '12 hours'`);
       await manager.query(`DELETE FROM remote_link WHERE made_at < now() - interval '12 hours'`);

@@ -65,6 +65,11 @@ function OneClass({ page, library }: { readonly page: ClassPageResponse; readonl
           <ButtonLink to={`${to}/marks`}>
             <Trans>Marks</Trans>
           </ButtonLink>
+          {may.change && session.cancelledBecause === null && (
+            <ButtonLink to={`${to}/letters`}>
+              <Trans>Letters</Trans>
+            </ButtonLink>
+          )}
           {stored && (
             <ButtonLink to={`${to}/compare`}>
               <Trans>Compare</Trans>

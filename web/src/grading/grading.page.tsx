@@ -55,6 +55,11 @@ function Day({ page }: { readonly page: GradingPageResponse }) {
               setSearch({ step: chosen ?? step }, { replace: true });
             }}
           />
+          {grading.closedAt === null && grading.entered > 0 && (
+            <ButtonLink to={`/gradings/${grading.id}/letters`}>
+              <Trans>Letters</Trans>
+            </ButtonLink>
+          )}
           <ButtonLink to="/gradings">
             <Trans>All grading days</Trans>
           </ButtonLink>

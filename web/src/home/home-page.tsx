@@ -1,9 +1,12 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import type { HomePageResponse } from '@leiter/contract';
+import type { FamilyLanguage, HomePageResponse } from '@leiter/contract';
 import { useCallback, useEffect, useState } from 'react';
+import { languageNames } from '../shared/family/languages';
 import { LadderMark } from '../shared/ladder-mark';
+import { i18n } from '../shared/texts';
 import { freshPage, HomeRefused, keptPage, sendWaiting, tellHome, type Tell } from './home-client';
+import { keepLanguage } from './home-language';
 import { linkHere } from './home-link';
 import { keepHere } from './keep-here';
 import { AtHome } from './parts/at-home';
@@ -13,6 +16,7 @@ import { HomeTask } from './parts/home-task';
 import { WordsAndBests } from './parts/words-and-bests';
 
 const againMilliseconds = 8000;
+const familyLanguages = ['en', 'de', 'fr'] as const satisfies readonly FamilyLanguage[];
 
 /** The page of a family, on a phone: what comes, what is practised, how far the child is. The link is all it needs. */
 export function HomePage() {
@@ -25,7 +29,13 @@ export function HomePage() {
     if (link === null) return;
     try {
       await sendWaiting(link);
-      setPage(await freshPage(link));
+      const fresh = await freshPage(link);
+      // what the family told the club on another phone, or the club of it, holds here as well
+      if (fresh.language !== null && keepLanguage(fresh.language)) {
+        window.location.reload();
+        return;
+      }
+      setPage(fresh);
       setAway(false);
     } catch (error) {
       if (error instanceof HomeRefused) {
@@ -116,6 +126,7 @@ export function HomePage() {
       <HomeLadders page={page} link={link} />
       <WordsAndBests page={page} />
       <AtHome page={page} tell={tell} />
+      <Languages page={page} tell={tell} />
       <p className="small soft" style={{ marginTop: 32 }}>
         <Trans>
           Usual cautions only: stop when it hurts. Your doctor’s advice comes first. This page is for your family alone – whoever has the
@@ -123,6 +134,32 @@ export function HomePage() {
         </Trans>
       </p>
     </main>
+  );
+}
+
+/** The page in another language; letters of the club come in it as well. */
+function Languages({ page, tell }: { readonly page: HomePageResponse; readonly tell: Tell }) {
+  return (
+    <div className="on-screen line" style={{ marginTop: 24 }}>
+      <span>
+        <Trans>Language</Trans>
+      </span>
+      <div role="group" aria-label={t`Language`} className="rest choice">
+        {familyLanguages.map((language) => (
+          <button
+            key={language}
+            type="button"
+            lang={language}
+            aria-pressed={language === (page.language ?? i18n.locale)}
+            onClick={() => {
+              void tell({ method: 'PUT', path: 'home/language', body: { language } }, (now) => ({ ...now, language }));
+            }}
+          >
+            {languageNames[language]}
+          </button>
+        ))}
+      </div>
+    </div>
   );
 }
 

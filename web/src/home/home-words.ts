@@ -1,11 +1,18 @@
 import { plural, t } from '@lingui/core/macro';
+import { tagOf } from '../shared/family/languages';
+import { i18n } from '../shared/texts';
 
-const parts = (day: string, options: Intl.DateTimeFormatOptions): string =>
-  new Intl.DateTimeFormat('en-GB', { ...options, timeZone: 'UTC' })
-    .formatToParts(new Date(`${day}T00:00:00Z`))
+function parts(day: string, options: Intl.DateTimeFormatOptions): string {
+  const format = new Intl.DateTimeFormat(tagOf(i18n.locale), { ...options, timeZone: 'UTC' });
+  const at = new Date(`${day}T00:00:00Z`);
+  // other languages write dots and words between them
+  if (i18n.locale !== 'en') return format.format(at);
+  return format
+    .formatToParts(at)
     .filter(({ type }) => type !== 'literal')
     .map(({ value }) => value)
     .join(' ');
+}
 
 /** `Tue 24 Nov`. */
 export const dayText = (day: string): string => parts(day, { weekday: 'short', day: 'numeric', month: 'short' });

@@ -1,5 +1,6 @@
 import { practiceAt, practiceCues, practiceSeconds, practiceSteps, type PracticeStep } from '@leiter/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
+import { i18n } from '../shared/texts';
 import { computerVoice } from '../shared/voice/computer-voice';
 
 /** Where a practice is; no step where it is over. */
@@ -52,13 +53,13 @@ export function usePracticeRun(
     said.current = due;
     const words = cue.number === null ? latest.current(cue.step) : String(cue.number);
     if (words === null) return;
-    const voice = computerVoice(1);
+    const voice = computerVoice(1, i18n.locale);
     voice?.hush();
     voice?.say(words, 0);
   }, [at, cues, isPaused]);
   useEffect(
     () => () => {
-      computerVoice(1)?.hush();
+      computerVoice(1, i18n.locale)?.hush();
     },
     [],
   );
@@ -69,7 +70,7 @@ export function usePracticeRun(
     isPaused,
     pause: () => {
       setPaused(true);
-      computerVoice(1)?.hush();
+      computerVoice(1, i18n.locale)?.hush();
     },
     goOn: () => {
       setPaused(false);

@@ -4,18 +4,38 @@ import type { Surface } from '@leiter/core';
 
 /** Where the adult of a household is during class. */
 export const adultPlaceWords: Readonly<Record<AdultPlace, string>> = {
-  'in-the-room': t`in the room`,
-  'in-the-next-room': t`in the next room`,
-  'not-at-hand': t`not at hand`,
+  get 'in-the-room'() {
+    return t`in the room`;
+  },
+  get 'in-the-next-room'() {
+    return t`in the next room`;
+  },
+  get 'not-at-hand'() {
+    return t`not at hand`;
+  },
 };
 
 /** What one stands on. */
 export const surfaceWords: Readonly<Record<Surface, string>> = {
-  mat: t`mat`,
-  'thick-rug': t`thick rug`,
-  carpet: t`carpet`,
-  grass: t`grass`,
-  wood: t`wood`,
-  tiles: t`tiles`,
-  concrete: t`concrete`,
+  get mat() {
+    return t`mat`;
+  },
+  get 'thick-rug'() {
+    return t`thick rug`;
+  },
+  get carpet() {
+    return t`carpet`;
+  },
+  get grass() {
+    return t`grass`;
+  },
+  get wood() {
+    return t`wood`;
+  },
+  get tiles() {
+    return t`tiles`;
+  },
+  get concrete() {
+    return t`concrete`;
+  },
 };

@@ -1,12 +1,14 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import type { ChildPageResponse, FamilyContact } from '@leiter/contract';
+import type { ChildPageResponse, FamilyContact, FamilyLanguage } from '@leiter/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useFieldArray } from 'react-hook-form';
 import { changeChild } from '../../queries/children.queries';
+import { languageNames } from '../../shared/family/languages';
 import { FormDialog } from '../../shared/form-dialog';
 import { FormField } from '../../shared/form-field';
 import { palette } from '../../shared/palette';
@@ -42,6 +44,9 @@ export function Contacts({ page, mayChange }: { readonly page: ChildPageResponse
           )}
         </Box>
       ))}
+      {child.familyLanguage !== null && child.familyLanguage !== 'en' && (
+        <Box sx={{ fontSize: 14.5, color: palette.soft }}>{t`Written to in ${languageNames[child.familyLanguage]}`}</Box>
+      )}
       {contacts.length === 0 && (
         <Typography variant="body2">
           <Trans>Nobody is written down.</Trans>
@@ -60,6 +65,7 @@ export function Contacts({ page, mayChange }: { readonly page: ChildPageResponse
           childId={child.id}
           name={child.givenName}
           contacts={contacts}
+          language={child.familyLanguage}
           onClose={() => {
             setChanging(false);
           }}
@@ -76,25 +82,31 @@ interface Line {
 }
 
 const mostContacts = 4;
+const familyLanguages = ['en', 'de', 'fr'] as const satisfies readonly FamilyLanguage[];
 
 function ContactsForm({
   childId,
   name,
   contacts,
+  language,
   onClose,
 }: {
   readonly childId: string;
   readonly name: string;
   readonly contacts: readonly FamilyContact[];
+  readonly language: FamilyLanguage | null;
   readonly onClose: () => void;
 }) {
   const lines: Line[] = contacts.map((one) => ({ name: one.name, email: one.email ?? '', phone: one.phone ?? '' }));
-  const { form, submit } = useServerForm<{ contacts: Line[] }>(
-    { contacts: lines.length === 0 ? [{ name: '', email: '', phone: '' }] : lines },
+  const { form, submit } = useServerForm<{ contacts: Line[]; familyLanguage: FamilyLanguage }>(
+    { contacts: lines.length === 0 ? [{ name: '', email: '', phone: '' }] : lines, familyLanguage: language ?? 'en' },
     async (values) => {
       const wanted = values.contacts.filter((one) => one.name.trim() !== '' || one.email.trim() !== '' || one.phone.trim() !== '');
-      await changeChild(childId, { contacts: wanted.map(contactOf) });
-      offerUndo(t`Whom to write to about ${name} is changed`, () => changeChild(childId, { contacts: [...contacts] }));
+      const { familyLanguage } = values;
+      await changeChild(childId, { contacts: wanted.map(contactOf), familyLanguage });
+      offerUndo(t`Whom to write to about ${name} is changed`, () =>
+        changeChild(childId, { contacts: [...contacts], familyLanguage: language ?? 'en' }),
+      );
       onClose();
     },
   );
@@ -105,6 +117,13 @@ function ContactsForm({
       <Typography variant="body2" sx={{ color: palette.soft }}>
         <Trans>As little as is needed to reach somebody. Only who teaches {name} and the owner see it.</Trans>
       </Typography>
+      <FormField control={control} name="familyLanguage" label={t`Language of letters and of the family’s page`} select>
+        {familyLanguages.map((one) => (
+          <MenuItem key={one} value={one} lang={one}>
+            {languageNames[one]}
+          </MenuItem>
+        ))}
+      </FormField>
       {fields.map((field, index) => (
         <Box
           key={field.id}

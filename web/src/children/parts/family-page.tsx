@@ -7,6 +7,7 @@ import type { ChildResponse, Consent, ConsentKind, FamilyContact, HomeLinkMade, 
 import { groupBy, type Library, type PracticeFeeling } from '@leiter/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { LinkLetter } from './link-letter';
 import { api } from '../../shared/api';
 import { CopyLink } from '../../shared/copy-link';
 import { Refused } from '../../shared/page';
@@ -19,12 +20,12 @@ const feelingWords: Readonly<Record<PracticeFeeling, string>> = { well: t`well`,
 
 /** The page of the family: its link, made and ended here; what was practised at home; what the family allows. */
 export function FamilyPage({
-  child: { id: childId, givenName: childName },
+  child: { id: childId, givenName: childName, familyLanguage },
   contacts,
   library,
   mayChange,
 }: {
-  readonly child: Pick<ChildResponse, 'id' | 'givenName'>;
+  readonly child: Pick<ChildResponse, 'id' | 'givenName' | 'familyLanguage'>;
   readonly contacts: readonly FamilyContact[];
   readonly library: Library;
   readonly mayChange: boolean;
@@ -67,9 +68,13 @@ export function FamilyPage({
         <>
           <CopyLink label={t`Link for the family`} path={`/home#${token}`} />
           {addresses.length > 0 && (
-            <a href={letterOf(addresses, childName, `${window.location.origin}/home#${token}`)}>
-              <Trans>Write it to the family</Trans>
-            </a>
+            <LinkLetter
+              childId={childId}
+              childName={childName}
+              language={familyLanguage ?? 'en'}
+              to={addresses}
+              link={`${window.location.origin}/home#${token}`}
+            />
           )}
           <Box sx={{ color: palette.soft, fontSize: 14, mb: 1 }}>
             <Trans>It is shown this once. Send it to the family alone; a new one ends it.</Trans>
@@ -114,19 +119,6 @@ export function FamilyPage({
       <Allowed consents={consents} />
     </Box>
   );
-}
-
-/** A letter in the mail program of whoever is signed in: nothing is sent by itself. */
-function letterOf(addresses: readonly string[], childName: string, link: string): string {
-  const subject = t`${childName}’s page`;
-  const body = t`Hello,
-
-this is ${childName}’s page: what comes next, what to lay out, the home task with a counter that speaks, and how far ${childName} is. It is for your family alone – please do not hand it on.
-
-${link}
-
-If a class cannot be, or something at home changed, tell it there.`;
-  return `mailto:${addresses.map(encodeURIComponent).join(',')}?subject=${encodeURIComponent(subject)}&body=${encodeURIComponent(body)}`;
 }
 
 /** Practice of four weeks, by movement; what hurt stands first and by itself. */

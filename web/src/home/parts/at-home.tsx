@@ -8,13 +8,19 @@ import type { Tell } from '../home-client';
 import { dateText } from '../home-words';
 import { Section } from './section';
 
+const consentKinds = ['pictures', 'clips', 'badges'] as const satisfies readonly ConsentKind[];
 const places = ['in-the-room', 'in-the-next-room', 'not-at-hand'] as const satisfies readonly AdultPlace[];
 
-const consents: readonly { readonly kind: ConsentKind; readonly words: string }[] = [
-  { kind: 'pictures', words: t`Pictures of the class may show our child` },
-  { kind: 'clips', words: t`Clips that we send may be kept to be looked at` },
-  { kind: 'badges', words: t`A badge that our child earned may be verified by others` },
-];
+function consentWords(kind: ConsentKind): string {
+  switch (kind) {
+    case 'pictures':
+      return t`Pictures of the class may show our child`;
+    case 'clips':
+      return t`Clips that we send may be kept to be looked at`;
+    case 'badges':
+      return t`A badge that our child earned may be verified by others`;
+  }
+}
 
 /** What there is at home, told again when it changes, and what the family allows. */
 export function AtHome({ page, tell }: { readonly page: HomePageResponse; readonly tell: Tell }) {
@@ -62,7 +68,8 @@ export function AtHome({ page, tell }: { readonly page: HomePageResponse; readon
       </Section>
       <div className="on-screen">
         <Section title={t`What we allow`} about={t`Nothing is allowed until you say so, and you can take it back at any time.`}>
-          {consents.map(({ kind, words }) => {
+          {consentKinds.map((kind) => {
+            const words = consentWords(kind);
             const last = page.consents.find((one) => one.kind === kind);
             const say = (isGiven: boolean): void => {
               if (isGiven === (last?.isGiven ?? false)) return;

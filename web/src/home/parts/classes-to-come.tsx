@@ -2,6 +2,9 @@ import { plural, t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import type { HomeClass, HomePageResponse } from '@leiter/contract';
 import { daysBetween } from '@leiter/core';
+import { tagOf } from '../../shared/family/languages';
+import { layOutWords } from '../../shared/family/lay-out-words';
+import { i18n } from '../../shared/texts';
 import type { Tell } from '../home-client';
 import { dayText, inDays } from '../home-words';
 import { Section } from './section';
@@ -59,10 +62,12 @@ function Next({ one, page, tell }: Props) {
       <When one={one} about={inDays(daysBetween(page.today, one.day))} />
       {one.off === null && (
         <>
-          {one.focus.length > 0 && <p style={{ marginTop: 8 }}>{t`It is about: ${new Intl.ListFormat('en-GB').format(one.focus)}.`}</p>}
-          {one.prepare.length > 0 ? (
+          {one.focus.length > 0 && (
+            <p style={{ marginTop: 8 }}>{t`It is about: ${new Intl.ListFormat(tagOf(i18n.locale)).format(one.focus)}.`}</p>
+          )}
+          {one.layOut ? (
             <ul aria-label={t`To lay out`}>
-              {one.prepare.map((line) => (
+              {layOutWords(i18n, one.layOut).map((line) => (
                 <li key={line}>{line}</li>
               ))}
             </ul>

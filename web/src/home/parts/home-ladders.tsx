@@ -11,12 +11,24 @@ import { Section } from './section';
 /** How far a standing is up the three rungs. */
 const climbedOf = (standing: StandingName): number => Math.max(0, Math.min(3, standingNames.indexOf(standing) - 1));
 const standingText: Readonly<Record<StandingName, string>> = {
-  unseen: t`not seen yet`,
-  'not-yet': t`not yet`,
-  'with-help': t`on the way`,
-  shown: t`shown, once more is asked`,
-  met: t`there`,
-  fading: t`there; it will be looked at again`,
+  get unseen() {
+    return t`not seen yet`;
+  },
+  get 'not-yet'() {
+    return t`not yet`;
+  },
+  get 'with-help'() {
+    return t`on the way`;
+  },
+  get shown() {
+    return t`shown, once more is asked`;
+  },
+  get met() {
+    return t`there`;
+  },
+  get fading() {
+    return t`there; it will be looked at again`;
+  },
 };
 
 /** The grades that the child has, with their certificates, and what the next one asks. */

@@ -1,8 +1,10 @@
 import { plural, t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import type { HomePageResponse, HomeTaskForChild } from '@leiter/contract';
-import { doseText, sidesText, type PracticeFeeling } from '@leiter/core';
+import type { PracticeFeeling } from '@leiter/core';
 import { useState } from 'react';
+import { doseWords } from '../../shared/family/dose-words';
+import { i18n } from '../../shared/texts';
 import { feelingWords } from '../feeling-words';
 import type { Tell } from '../home-client';
 import { dateText } from '../home-words';
@@ -45,7 +47,7 @@ export function HomeTask({ page, tell }: { readonly page: HomePageResponse; read
             <LateFigure movement={movement} size={84} behind="#FFFFFF" />
             <div>
               <strong>{movement?.name ?? item.movement}</strong>
-              <div>{[doseText(item.dose), sidesText(item.sides)].filter((part) => part !== '').join(', ')}</div>
+              <div>{doseWords(i18n, item.dose, item.sides)}</div>
               {movement?.cues[0] !== undefined && <div className="small soft">{movement.cues[0]}</div>}
               {item.isWithAdult && (
                 <div className="small caution">

@@ -1,17 +1,19 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import type { HomeMovement, HomeTaskForChild } from '@leiter/contract';
-import { doseText, practiceFeelings, type PracticeFeeling, type PracticeStep } from '@leiter/core';
+import { practiceFeelings, type PracticeFeeling, type PracticeStep } from '@leiter/core';
 import { useEffect, useRef } from 'react';
+import { doseWords } from '../../shared/family/dose-words';
+import { i18n } from '../../shared/texts';
 import { feelingWords } from '../feeling-words';
 import { usePracticeRun } from '../use-practice-run';
 import { LateFigure } from './late-figure';
 
-const sideWords = { left: t`left`, right: t`right` } as const;
+const sideWords = (side: 'left' | 'right'): string => (side === 'left' ? t`left` : t`right`);
 
 /** What a step begins with, as it is said and shown. */
 function stepWords({ kind, side, set, sets }: PracticeStep): string {
-  const which = side ? sideWords[side] : '';
+  const which = side ? sideWords(side) : '';
   switch (kind) {
     case 'ready':
       return [t`Get ready`, which].filter((part) => part !== '').join(', ');
@@ -48,7 +50,7 @@ export function PracticeCounter({
     <dialog ref={dialog} aria-label={t`Practise ${movement?.name ?? item.movement}`} onClose={onClose}>
       <div className="counter">
         <h1>{movement?.name ?? item.movement}</h1>
-        <div className="soft">{doseText(item.dose)}</div>
+        <div className="soft">{doseWords(i18n, item.dose, 'none')}</div>
         <LateFigure movement={movement} size={240} />
         {step ? (
           <>

@@ -24,7 +24,7 @@ export function WordsAndBests({ page }: { readonly page: HomePageResponse }) {
             <div key={[line.movement, line.stage, line.side, line.measuredIn].join(' ')} className="line">
               <span>
                 {nameOf(line.movement)}
-                {line.side !== 'none' && `, ${line.side}`}
+                {line.side !== 'none' && `, ${line.side === 'left' ? t`left` : t`right`}`}
               </span>
               <span className="rest">
                 <strong>{valueWords(line)}</strong> <span className="small soft">{dateText(line.best.day)}</span>
@@ -79,7 +79,7 @@ function Cards({ words }: { readonly words: readonly HomeWord[] }) {
           <button
             type="button"
             onClick={() => {
-              computerVoice(1)?.say(word.spoken.text, 0);
+              computerVoice(1, word.spoken.language)?.say(word.spoken.text, 0);
             }}
           >
             <Trans>Hear it</Trans>
