@@ -3,7 +3,7 @@
 // address behind a proxy. What ends by itself, the server or PostgreSQL, is started again.
 import { spawn } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { chownSync, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { buildIfChanged, serverFile } from './build.mjs';
 import { cluster, isFree } from './cluster.mjs';
 import { requireFolder, requireNode, requirePackages, requirePostgres, requireVoice } from './requirements.mjs';
@@ -56,6 +56,11 @@ const asNobody = unprivileged();
 if (process.getuid?.() === 0 && !asNobody)
   say('The server runs as root: no other user can read this folder. Better to start Leiter as a user of its own.');
 
+/** Where clips of families lie: beside the database, for the server alone. */
+const files = process.env['LEITER_FILES'] ?? `${folder}/files`;
+mkdirSync(files, { recursive: true, mode: 0o700 });
+if (asNobody) chownSync(files, asNobody.uid, asNobody.gid);
+
 /** Starts a server process; one that stands by loads everything and waits for a word. */
 function spawnServer({ isStandby }) {
   return spawn(process.execPath, [serverFile], {
@@ -68,6 +73,7 @@ function spawnServer({ isStandby }) {
       ...process.env,
       PORT: String(port),
       LEITER_DATABASE_URL: own ?? database.url(),
+      LEITER_FILES: files,
       LEITER_SESSION_SECRET: process.env['LEITER_SESSION_SECRET'] || sessionSecret(),
       LEITER_DEMO: isEmptyWanted ? 'no' : 'yes',
       LEITER_STANDBY: isStandby ? 'yes' : 'no',

@@ -128,6 +128,8 @@ export interface TodayResponse {
   readonly unfinished: readonly WeekEntry[];
   /** What hurt when it was practised at home, in the last two weeks, of the children that one teaches; the newest first. */
   readonly hurt: readonly { readonly childId: string; readonly childName: string; readonly movement: string; readonly day: string }[];
+  /** Clips of children that one teaches, sent and not looked at yet, the oldest first. */
+  readonly clips: readonly { readonly id: string; readonly childName: string; readonly movement: string; readonly day: string }[];
   /** What others changed in the last two weeks about who sees the children that one teaches. */
   readonly notices: readonly (ChildLogEntry & { readonly childId: string; readonly childName: string })[];
 }

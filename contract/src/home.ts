@@ -10,6 +10,7 @@ import {
 } from '@leiter/core';
 import { Type } from 'class-transformer';
 import { IsBoolean, IsIn, IsInt, IsObject, IsUUID, Matches, Min, ValidateNested } from 'class-validator';
+import type { SentClip } from './clip.js';
 import { DayField } from './day-field.js';
 import { Household } from './household.js';
 import { familyLanguages, type FamilyLanguage } from './letter.js';
@@ -127,6 +128,8 @@ export interface HomePageResponse {
   readonly words: readonly HomeWord[];
   readonly notes: readonly { readonly day: string; readonly movement: string; readonly note: string }[];
   readonly consents: readonly Consent[];
+  /** What the family sent and is still kept, the newest first. */
+  readonly clips: readonly SentClip[];
 }
 
 /** Of an entry what a family sees. */
@@ -177,6 +180,12 @@ export interface HomeLadder {
   readonly next: {
     readonly name: string;
     readonly metCount: number;
-    readonly asked: readonly { readonly movement: string; readonly stage: number | null; readonly standing: StandingName }[];
+    readonly asked: readonly {
+      readonly movement: string;
+      readonly stage: number | null;
+      readonly standing: StandingName;
+      /** True where this child may do it at home, and so may show it in a clip. */
+      readonly isForHome: boolean;
+    }[];
   } | null;
 }

@@ -60,6 +60,8 @@ export async function makeApp(settings: AppSettings): Promise<NestExpressApplica
           'style-src': ["'self'", "'unsafe-inline'"],
           'font-src': ["'self'"],
           'img-src': ["'self'", 'data:'],
+          // a clip is looked at on the phone before it is sent
+          'media-src': ["'self'", 'blob:'],
           'upgrade-insecure-requests': isSecure ? [] : null,
         },
       },

@@ -1,4 +1,5 @@
 import { Module } from '@nestjs/common';
+import { ClipsModule } from '../clips/clips.module.js';
 import { ClubModule } from '../club/club.module.js';
 import { GroupsModule } from '../groups/groups.module.js';
 import { LibraryModule } from '../library/library.module.js';
@@ -12,7 +13,7 @@ import { HealthNotesService } from './health-notes.service.js';
 import { RecordPaperService } from './record-paper.service.js';
 
 @Module({
-  imports: [ClubModule, GroupsModule, LibraryModule, RecordModule, SyllabusModule],
+  imports: [ClipsModule, ClubModule, GroupsModule, LibraryModule, RecordModule, SyllabusModule],
   controllers: [ChildrenController],
   providers: [ChildrenService, GradesService, ChildrenImportService, HealthNotesService, RecordPaperService],
   exports: [HealthNotesService],

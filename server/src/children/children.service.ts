@@ -13,6 +13,7 @@ import { accepted, childKey, familyInitialOf, refused, type Result } from '@leit
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager } from 'typeorm';
+import { ClipsService } from '../clips/clips.service.js';
 import { ClubService } from '../club/club.service.js';
 import { lockFor } from '../database/locks.js';
 import { rows } from '../database/rows.js';
@@ -47,6 +48,7 @@ export class ChildrenService {
     private readonly ladders: LadderService,
     private readonly health: HealthNotesService,
     private readonly staff: StaffService,
+    private readonly clips: ClipsService,
   ) {}
 
   /** Every child of the club with groups and grades; three queries. */
@@ -208,6 +210,7 @@ export class ChildrenService {
   /** Removes a child and everything that was noted of it, for good. */
   async erase(clubId: string, id: string): Promise<void> {
     await this.find(clubId, id);
+    await this.clips.eraseOf({ clubId, childId: id });
     await this.source.transaction((manager) => eraseChild(manager, clubId, id));
   }
 

@@ -25,6 +25,12 @@ function logWords({ kind, detail }: ChildLogEntry): string {
       return 'Health notes were changed';
     case 'record-handed-out':
       return 'The whole record was handed out';
+    case 'clip-sent':
+      return 'The family sent a clip';
+    case 'clip-seen':
+      return 'A clip was looked at';
+    case 'clip-erased':
+      return `A clip was erased: ${detail['why'] ?? ''}`;
     case 'grade-given':
       return `${detail['grade'] ?? 'A grade'} was given without all marks: ${detail['reason'] ?? ''}`;
     case 'grade-taken-back':

@@ -14,6 +14,7 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
 import { CalendarService } from '../classes/calendar.service.js';
 import { ClassesService } from '../classes/classes.service.js';
+import { ClipsService } from '../clips/clips.service.js';
 import { ClubService } from '../club/club.service.js';
 import { rows } from '../database/rows.js';
 import { fieldRefused, notFound, ProblemException } from '../http/problem.js';
@@ -38,6 +39,7 @@ export class FromHomeService {
     private readonly calendar: CalendarService,
     private readonly classes: ClassesService,
     private readonly staff: StaffService,
+    private readonly clips: ClipsService,
   ) {}
 
   /** Who is neither of its staff nor the owner learns nothing of a family. */
@@ -126,5 +128,6 @@ export class FromHomeService {
          AND (SELECT count(*) FROM consent WHERE child_id = $2 AND at > now() - interval '1 day') < ${String(mostADay)}`,
       [clubId, childId, kind, isGiven, byId],
     );
+    if (kind === 'clips' && !isGiven) await this.clips.eraseOf({ clubId, childId });
   }
 }

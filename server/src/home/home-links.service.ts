@@ -19,6 +19,9 @@ const mostWaiting = 10_000;
 const tooMany = (): ProblemException =>
   new ProblemException(429, 'There were many links that lead nowhere. Wait ten minutes, then try again.');
 
+/** `Bearer` and the token of a link, which stands in no address: addresses are written into logs. */
+export const tokenIn = (authorization: string | undefined): string => /^Bearer (.{1,100})$/.exec(authorization ?? '')?.[1] ?? '';
+
 /** The child whose page a link opens. */
 export interface HomeChild {
   readonly childId: string;

@@ -1,8 +1,18 @@
 import type { HomeLadder, HomeMovement, HomePageResponse } from '@leiter/contract';
-import { gradeAbove, measuredLines, currentObservations, termWords, verdictOn, type Library, type Observation } from '@leiter/core';
+import {
+  gradeAbove,
+  homeTaskBar,
+  measuredLines,
+  currentObservations,
+  termWords,
+  verdictOn,
+  type Library,
+  type Observation,
+} from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
+import { ClipsService } from '../clips/clips.service.js';
 import { ClubService } from '../club/club.service.js';
 import { rows } from '../database/rows.js';
 import { beginsAt, type TimetableFacts } from '../grading/grading-times.js';
@@ -30,6 +40,7 @@ export class HomePageService {
     private readonly ladders: LadderService,
     private readonly classes: HomeClassesService,
     private readonly told: FromHomeService,
+    private readonly clips: ClipsService,
   ) {}
 
   async page({ clubId, childId }: HomeChild): Promise<HomePageResponse> {
@@ -51,12 +62,13 @@ export class HomePageService {
     const clean = (text: string): string => withoutOthers(text, others);
     const groupIds = groups.map(({ id }) => id);
     const programmes = [...new Set(groups.map(({ programme }) => programme))];
-    const [coming, task, grading, about, ladders] = await Promise.all([
+    const [coming, task, grading, about, ladders, clips] = await Promise.all([
       this.classes.coming(clubId, child, groupIds, today, library),
       this.classes.task(clubId, child, groupIds, today, library),
       this.grading(clubId, childId, today),
       this.told.about(clubId, childId),
       Promise.all(programmes.map((programme) => this.ladder(clubId, child, programme, observations, library, today))),
+      this.clips.sent(clubId, childId),
     ]);
     const climbed = ladders.flatMap((ladder) => ladder ?? []);
     const bests = measuredLines(observations);
@@ -65,6 +77,7 @@ export class HomePageService {
       ...climbed.flatMap(({ shown }) => shown.next?.asked.map(({ movement }) => movement) ?? []),
       ...bests.map(({ movement }) => movement),
       ...about.practice.map(({ movement }) => movement),
+      ...clips.map(({ movement }) => movement),
     ]);
     const notes = currentObservations(observations)
       .filter(({ note }) => note !== '')
@@ -95,6 +108,7 @@ export class HomePageService {
       bests,
       words: climbed.flatMap(({ words }) => words),
       notes: notes.map(({ seenOn, movement, note }) => ({ day: seenOn, movement, note: clean(note) })),
+      clips,
       consents: about.consents.map(({ by, ...consent }) => ({ ...consent, by: by === null ? null : club.name })),
     };
   }
@@ -149,6 +163,11 @@ export class HomePageService {
         },
         today,
       );
+    const inClass = await this.classes.inClass(clubId, child, programme, today);
+    const isForHome = (slug: string): boolean => {
+      const movement = library.get(slug);
+      return movement !== undefined && homeTaskBar(movement, inClass, coreSyllabus(ladder)) === null;
+    };
     const shown: HomeLadder = {
       programme,
       programmeName: ladder.programmeName,
@@ -166,6 +185,7 @@ export class HomePageService {
           movement: requirement.movement,
           stage: requirement.stage,
           standing: name,
+          isForHome: isForHome(requirement.movement),
         })),
       },
     };

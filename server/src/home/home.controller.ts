@@ -31,11 +31,8 @@ import { originOf } from '../http/own-hosts.js';
 import type { Asker } from '../people/asker.js';
 import { AskedBy, ForEverybody, ForRoles, ForVisitors } from '../people/session.guard.js';
 import { FromHomeService } from './from-home.service.js';
-import { HomeLinksService } from './home-links.service.js';
+import { HomeLinksService, tokenIn } from './home-links.service.js';
 import { HomePageService } from './home-page.service.js';
-
-/** `Bearer` and the token of a link, which stands in no address: addresses are written into logs. */
-const tokenIn = (authorization: string | undefined): string => /^Bearer (.{1,100})$/.exec(authorization ?? '')?.[1] ?? '';
 
 @Controller()
 export class HomeController {

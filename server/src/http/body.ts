@@ -24,6 +24,9 @@ const limits: readonly { readonly path: RegExp; readonly limit: string; readonly
 /** Routes whose body is a file as it is, not JSON: read whole, up to so much. */
 const files: readonly { readonly path: RegExp; readonly limit: string }[] = [{ path: /^\/club\/crest$/, limit: '4mb' }];
 
+/** Routes whose body is a file that is written to the disk as it comes: not read here. */
+const streamed: readonly RegExp[] = [/^\/home\/clips\/[\w-]{1,100}$/];
+
 class RawRefusal extends Error {
   readonly status = 400;
 
@@ -62,7 +65,7 @@ export function readBody(request: Request, response: Response, next: NextFunctio
     answerProblem(response, 400, rawFaultWords.nul);
     return;
   }
-  if (!hasBody) {
+  if (!hasBody || streamed.some((path) => path.test(request.path))) {
     next();
     return;
   }

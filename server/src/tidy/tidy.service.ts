@@ -2,6 +2,7 @@ import { Injectable, Logger, type OnApplicationBootstrap, type OnApplicationShut
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
 import { HealthNotesService } from '../children/health-notes.service.js';
+import { ClipsService } from '../clips/clips.service.js';
 import { locks } from '../database/locks.js';
 import { rows } from '../database/rows.js';
 import { withoutLinks } from '../letters/post.service.js';
@@ -17,6 +18,7 @@ export class TidyService implements OnApplicationBootstrap, OnApplicationShutdow
   constructor(
     @InjectDataSource() private readonly source: DataSource,
     private readonly health: HealthNotesService,
+    private readonly clips: ClipsService,
   ) {}
 
   onApplicationBootstrap(): void {
@@ -53,5 +55,6 @@ export class TidyService implements OnApplicationBootstrap, OnApplicationShutdow
       await manager.query(`DELETE FROM remote_link WHERE made_at < now() - interval '12 hours'`);
       await this.health.tidy(manager);
     });
+    await this.clips.tidy();
   }
 }

@@ -52,6 +52,7 @@ export class TodayService {
       close: closeIn(boards.filter(isOwn)),
       unfinished: ownEntries.filter((entry) => isUnfinished(entry, today)).toReversed(),
       hurt: await this.hurt(asker, today),
+      clips: await this.clips(asker),
       notices: await this.notices(asker),
     };
   }
@@ -85,6 +86,19 @@ export class TodayService {
          SELECT 1 FROM enrolment e JOIN teaching_group t ON t.id = e.group_id WHERE e.child_id = c.id AND e.to_day IS NULL AND t.instructor_id = $4))
        ORDER BY p.day DESC, p.noted_at DESC LIMIT 20`,
       [asker.clubId, addDays(today, -daysUnfinished), asker.role !== 'instructor', asker.id],
+    );
+  }
+
+  /** Clips that nobody looked at yet: to who teaches the child, and to the owner. */
+  private clips(asker: Asker): Promise<TodayResponse['clips']> {
+    return rows<TodayResponse['clips'][number]>(
+      this.source,
+      `SELECT v.id, c.given_name || ' ' || c.family_initial AS "childName", v.movement_slug AS movement, v.sent_at::date::text AS day
+       FROM clip v JOIN child c ON c.id = v.child_id AND c.archived_at IS NULL
+       WHERE v.club_id = $1 AND v.seen_at IS NULL AND ($2 OR EXISTS (
+         SELECT 1 FROM enrolment e JOIN teaching_group t ON t.id = e.group_id WHERE e.child_id = c.id AND e.to_day IS NULL AND t.instructor_id = $3))
+       ORDER BY v.sent_at LIMIT 20`,
+      [asker.clubId, asker.role !== 'instructor', asker.id],
     );
   }
 

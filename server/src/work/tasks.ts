@@ -7,6 +7,8 @@ export interface Tasks {
   readonly readLibraryFile: { readonly text: string; readonly current: readonly string[] };
   /** Sets a document of pdfmake. */
   readonly setPaper: { readonly document: object };
+  /** Reads a clip or picture and writes it anew, at another path. */
+  readonly readClip: { readonly path: string; readonly to: string; readonly mostSeconds: number };
   /** Looks for the shortest timetable of a grading day, for so long. */
   readonly findTimetable: { readonly parties: readonly Party[]; readonly hall: Hall; readonly milliseconds: number };
 }
@@ -16,10 +18,24 @@ export type LibraryFileFault =
   | { readonly kind: 'fields'; readonly fields: readonly FieldProblem[] }
   | { readonly kind: 'entries'; readonly faults: readonly LibraryFault[] };
 
+/** What a clip is, as it was written anew. */
+export interface ReadClip {
+  readonly kind: 'video' | 'picture';
+  readonly mediaType: string;
+  readonly width: number;
+  readonly height: number;
+  readonly seconds: number | null;
+  readonly framesPerSecond: number | null;
+}
+
+/** Neither a picture nor a video; longer than is taken; of a kind that browsers do not show; cut off or broken. */
+export type ClipFault = 'no-video' | 'too-long' | 'not-shown' | 'unreadable';
+
 /** What it answers, by task. */
 export interface Answers {
   readonly readLibraryFile: Result<LibraryIntake, LibraryFileFault>;
   readonly setPaper: Uint8Array;
+  readonly readClip: Result<ReadClip, ClipFault>;
   readonly findTimetable: {
     readonly timetable: Timetable;
     /** In slots: no timetable at all is over earlier. */

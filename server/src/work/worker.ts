@@ -67,4 +67,5 @@ export async function setPaper({ document }: Tasks['setPaper']): Promise<Answers
   return pdfmake.createPdf(document).getBuffer();
 }
 
+export { readClip } from './read-clip.js';
 export { findTimetable } from './find-timetable.js';

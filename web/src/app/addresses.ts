@@ -34,6 +34,8 @@ export const addresses: readonly Address[] = [
   { path: '/letters', page: 'letters/mailbox', asks: ['letters'] },
   { path: '/children', page: 'children/children', asks: ['children', 'groups', 'boards', 'syllabuses'] },
   { path: '/children/:id', page: 'children/child', asks: ['children/:id', 'library', 'syllabuses', 'groups'] },
+  { path: '/clips', page: 'clips/clips', asks: ['clips', 'library'] },
+  { path: '/children/:id/clips', page: 'clips/clips', asks: ['children/:id/clips', 'library'] },
   { path: '/syllabus', page: 'syllabus/syllabus', asks: ['syllabuses', 'library'] },
   { path: '/library', page: 'library/library', asks: ['library', 'syllabuses'] },
   { path: '/library/:slug', page: 'library/movement', asks: ['library', 'syllabuses'] },

@@ -118,3 +118,44 @@ export async function badgeId(link: string, gradeId: string): Promise<string> {
   if (!answer.ok) throw await refusal(answer);
   return ((await answer.json()) as { readonly id: string }).id;
 }
+
+/**
+ * Sends a clip; too large to be kept for later, so it is sent now or not.
+ * @param onProgress how much of it has gone, 0 to 1
+ * @throws HomeRefused with what was said of it
+ */
+export function sendClip(
+  link: string,
+  id: string,
+  { movement, stage }: { readonly movement: string; readonly stage: number | null },
+  file: File,
+  onProgress: (sent: number) => void,
+): Promise<void> {
+  const query = new URLSearchParams({ movement, ...(stage === null ? {} : { stage: String(stage) }) });
+  return new Promise((resolve, reject) => {
+    // fetch does not tell how much has gone
+    const request = new XMLHttpRequest();
+    request.open('PUT', `/api/home/clips/${id}?${query.toString()}`);
+    request.setRequestHeader('authorization', `Bearer ${link}`);
+    request.setRequestHeader('content-type', 'application/octet-stream');
+    request.upload.onprogress = ({ loaded, total }) => {
+      if (total > 0) onProgress(loaded / total);
+    };
+    request.onerror = () => {
+      reject(new HomeRefused(0, t`It did not arrive. With a good connection, send it once more.`));
+    };
+    request.onload = () => {
+      if (request.status < 300) resolve();
+      else {
+        let problem: Problem | null = null;
+        try {
+          problem = JSON.parse(request.responseText) as Problem; // the server's errors are problem documents
+        } catch {
+          // no words of the server
+        }
+        reject(new HomeRefused(request.status, problem?.detail ?? t`This did not work.`));
+      }
+    };
+    request.send(file);
+  });
+}

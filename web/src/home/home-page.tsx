@@ -10,6 +10,7 @@ import { keepLanguage } from './home-language';
 import { linkHere } from './home-link';
 import { keepHere } from './keep-here';
 import { AtHome } from './parts/at-home';
+import { Clips } from './parts/clips';
 import { ClassesToCome } from './parts/classes-to-come';
 import { HomeLadders } from './parts/home-ladders';
 import { HomeTask } from './parts/home-task';
@@ -124,6 +125,7 @@ export function HomePage() {
       <ClassesToCome page={page} tell={tell} />
       <HomeTask page={page} tell={tell} />
       <HomeLadders page={page} link={link} />
+      <Clips page={page} link={link} tell={tell} onSent={() => void read()} />
       <WordsAndBests page={page} />
       <AtHome page={page} tell={tell} />
       <Languages page={page} tell={tell} />

@@ -14,6 +14,12 @@ export function logWords({ kind, detail }: Pick<ChildLogEntry, 'kind' | 'detail'
       return t`Health notes were changed`;
     case 'record-handed-out':
       return t`The whole record was handed out`;
+    case 'clip-sent':
+      return t`The family sent a clip`;
+    case 'clip-seen':
+      return t`A clip was looked at`;
+    case 'clip-erased':
+      return t`A clip was erased: ${detail['why'] ?? ''}`;
     case 'grade-given':
       return t`${detail['grade'] ?? t`A grade`} was given without all marks: ${detail['reason'] ?? ''}`;
     case 'grade-taken-back':

@@ -43,6 +43,7 @@ function TodayPage() {
               </Panel>
               <Panel label={t`Children to look at`} width={380}>
                 <HurtAtHome hurt={data.hurt} library={library} />
+                <ClipsFromHome clips={data.clips} library={library} />
                 <GradingAhead today={day} />
                 <Close close={data.close} />
                 <NotSeenLately rows={data.next.board} groupName={data.next.coming.group.name} today={day} />
@@ -124,6 +125,24 @@ function HurtAtHome({ hurt, library }: { readonly hurt: TodayResponse['hurt']; r
         <Box key={`${childId} ${movement} ${day}`} sx={{ borderTop: `1px solid ${palette.line}`, py: 0.75 }}>
           <Link to={`/children/${childId}`}>{childName}</Link>
           {t`: ${library.get(movement)?.name ?? movement}, ${dayText(day)}`}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+/** What families sent and nobody looked at yet. */
+function ClipsFromHome({ clips, library }: { readonly clips: TodayResponse['clips']; readonly library: Library }) {
+  if (clips.length === 0) return null;
+  return (
+    <Box component="section" aria-label={t`Clips from home`} sx={{ mb: 3 }}>
+      <Typography variant="h2" sx={{ mb: 0.5 }}>
+        <Trans>Clips from home</Trans>
+      </Typography>
+      {clips.map(({ id, childName, movement, day }) => (
+        <Box key={id} sx={{ borderTop: `1px solid ${palette.line}`, py: 0.75 }}>
+          <Link to={`/clips?clip=${id}`}>{t`${childName}: ${library.get(movement)?.name ?? movement}`}</Link>
+          {t`, ${dayText(day)}`}
         </Box>
       ))}
     </Box>

@@ -7,6 +7,7 @@ import type { ChildResponse, Consent, ConsentKind, FamilyContact, HomeLinkMade, 
 import { groupBy, type Library, type PracticeFeeling } from '@leiter/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { LinkLetter } from './link-letter';
 import { api } from '../../shared/api';
 import { CopyLink } from '../../shared/copy-link';
@@ -113,6 +114,11 @@ export function FamilyPage({
               <Trans>End the link</Trans>
             </Button>
           )}
+        </Box>
+      )}
+      {consents.some(({ kind, isGiven }) => kind === 'clips' && isGiven) && (
+        <Box sx={{ fontSize: 14.5, mb: 1 }}>
+          <Link to={`/children/${childId}/clips`}>{t`Clips that ${childName} sent`}</Link>
         </Box>
       )}
       <Practised practice={practice} library={library} />
