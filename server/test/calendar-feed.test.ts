@@ -63,7 +63,10 @@ describe('the calendar of a person', () => {
     expect(own.length).toBeGreaterThan(1);
     for (const { group, day, startsAt, lengthMinutes } of own)
       expect(told).toContain(`${group.name} ${day} ${startsAt} ${String(lengthMinutes)}`);
-    expect(new Set(own.map(({ group }) => group.name))).toEqual(new Set(eventsOf(text).map(({ title }) => title)));
+    // and the grading day that he examines
+    expect(new Set([...own.map(({ group }) => group.name), 'Grading day, Gymnastics'])).toEqual(
+      new Set(eventsOf(text).map(({ title }) => title)),
+    );
     const children = await club.source.query('SELECT given_name FROM child');
     for (const { given_name } of children) expect(text).not.toContain(given_name);
   });
@@ -141,5 +144,62 @@ describe('the calendar of a person', () => {
     for (const guess of ['x', `${second}=`, 'a'.repeat(43), encodeURIComponent(`${second.slice(0, 42)}'`)])
       await club.visitor().get(`/api/calendars/${guess}`).expect(404);
     expect(JSON.stringify(await club.source.query('SELECT * FROM calendar_link'))).not.toContain(second);
+  });
+});
+
+describe('the calendar of a family', () => {
+  const homeOf = async (name: string): Promise<{ id: string; token: string }> => {
+    const owner = await club.as('owner');
+    const { id } = (await owner.get('/api/children').expect(200)).body.find(({ givenName }: { givenName: string }) => givenName === name);
+    return { id, token: (await owner.post(`/api/children/${id}/home`).expect(201)).body.token };
+  };
+  const follow = async (token: string): Promise<string> =>
+    (await club.visitor().post('/api/home/calendar').set('authorization', `Bearer ${token}`).expect(201)).body.token;
+
+  it('has the classes of its child and the grading day from when it begins for it, under ids that stay, and names nobody', async () => {
+    const { id, token } = await homeOf('Ilse');
+    const text = await read(await follow(token));
+    const [{ name: group }] = await club.source.query(
+      'SELECT t.name FROM enrolment e JOIN teaching_group t ON t.id = e.group_id WHERE e.child_id = $1 AND e.to_day IS NULL',
+      [id],
+    );
+    const events = eventsOf(text);
+    expect(new Set(events.map(({ title }) => title))).toEqual(new Set([group, 'Grading day: Figure Eight']));
+    for (const { given_name } of await club.source.query('SELECT given_name FROM child'))
+      expect(text).not.toMatch(new RegExp(`\\b${given_name}\\b`));
+    expect(text).not.toContain(id);
+    expect(text).not.toContain('URL');
+    // who teaches it sees the same class under the same id
+    const staff = new Map(eventsOf(await read(link)).map((event) => [event.uid, event]));
+    const classes = events.filter(({ title }) => title === group);
+    expect(classes.length).toBeGreaterThan(5);
+    for (const event of classes) expect(staff.get(event.uid)).toEqual(event);
+
+    // a timetable tells the hour, and counts the change
+    const before = events.find(({ title }) => title.startsWith('Grading'));
+    const owner = await club.as('owner');
+    const [day] = (await owner.get('/api/gradings').expect(200)).body;
+    await owner.post(`/api/gradings/${day.id}/timetable`);
+    const home = (await club.visitor().get('/api/home').set('authorization', `Bearer ${token}`).expect(200)).body;
+    const after = eventsOf(await read(await follow(token))).find(({ title }) => title.startsWith('Grading'));
+    expect(after).toMatchObject({ uid: before?.uid, sequence: (before?.sequence ?? 0) + 1 });
+    expect(localOf(after?.start ?? new Date(0))).toBe(`${day.day} ${home.grading[0].warmUpAt}`);
+    // read again, nothing changed
+    expect(eventsOf(await read(await follow(token))).find(({ title }) => title.startsWith('Grading'))).toEqual(after);
+  });
+
+  it('ends with the link of the page, with a newer one, and for a child that left', async () => {
+    const { id, token } = await homeOf('Otto');
+    const first = await follow(token);
+    const second = await follow(token);
+    await club.visitor().get(`/api/calendars/${first}.ics`).expect(404);
+    await read(second);
+    // it opens no page, and the page no calendar
+    await club.visitor().get('/api/home').set('authorization', `Bearer ${second}`).expect(404);
+    await club.visitor().get(`/api/calendars/${token}.ics`).expect(404);
+    const owner = await club.as('owner');
+    await owner.post(`/api/children/${id}/home`).expect(201);
+    await club.visitor().get(`/api/calendars/${second}.ics`).expect(404);
+    await club.visitor().post('/api/home/calendar').expect(404);
   });
 });

@@ -179,6 +179,7 @@ const routes: Readonly<Record<string, 'no ids' | 'public' | readonly Foreign[]>>
   'PUT /api/home/absence': 'public',
   'PUT /api/home/household': 'public',
   'PUT /api/home/language': 'public',
+  'POST /api/home/calendar': 'public',
   'PUT /api/home/clips/{id}': 'public',
   'DELETE /api/home/clips/{id}': 'public',
   'GET /api/clips': 'no ids',

@@ -1,6 +1,8 @@
 import type { CalendarLinkMade, CalendarLinkResponse } from '@leiter/contract';
-import { Controller, Delete, Get, HttpCode, Param, Post, Req, Res } from '@nestjs/common';
+import { Controller, Delete, Get, Headers, HttpCode, Ip, Param, Post, Req, Res } from '@nestjs/common';
 import type { Request, Response } from 'express';
+import { HomeLinksService, tokenIn } from '../home/home-links.service.js';
+import { originOf } from '../http/own-hosts.js';
 import { notFound } from '../http/problem.js';
 import type { Asker } from '../people/asker.js';
 import { AskedBy, ForEverybody, ForVisitors } from '../people/session.guard.js';
@@ -12,6 +14,7 @@ export class CalendarFeedController {
   constructor(
     private readonly links: CalendarLinksService,
     private readonly feeds: CalendarFeedService,
+    private readonly homes: HomeLinksService,
   ) {}
 
   @ForEverybody()
@@ -34,13 +37,21 @@ export class CalendarFeedController {
     return this.links.end(id);
   }
 
+  /** The link by which a family's calendar follows what its child has. */
+  @ForVisitors()
+  @Post('home/calendar')
+  async makeForFamily(@Headers('authorization') authorization: string | undefined, @Ip() address: string): Promise<CalendarLinkMade> {
+    const { clubId, childId } = await this.homes.childOf(tokenIn(authorization), address);
+    return { token: await this.links.makeForFamily(clubId, childId) };
+  }
+
   /** What calendars ask for: the link is all they have. */
   @ForVisitors()
   @Get('calendars/:token')
   async feed(@Param('token') token: string, @Req() request: Request, @Res() response: Response): Promise<void> {
     const follower = await this.links.followerOf(token.replace(/\.ics$/, ''));
     if (!follower) throw notFound('calendar');
-    const text = await this.feeds.feed(follower, `${request.protocol}://${request.get('host') ?? ''}`);
+    const text = await this.feeds.feed(follower, originOf(request));
     response
       .set({ 'content-type': 'text/calendar; charset=utf-8', 'cache-control': 'private, no-cache', 'x-robots-tag': 'noindex' })
       .send(text);

@@ -9,14 +9,15 @@ const hashOf = (token: string): Buffer => createHash('sha256').update(token).dig
 /** 32 bytes in base64url. */
 const tokenLength = 43;
 
-/** Whose calendar a link shows. */
-export interface Follower {
-  readonly personId: string;
-  readonly clubId: string;
-  readonly role: Role;
-}
+/** Whose calendar a link shows: what a person teaches, or what a child has. */
+export type Follower =
+  | { readonly kind: 'person'; readonly personId: string; readonly clubId: string; readonly role: Role }
+  | { readonly kind: 'family'; readonly childId: string; readonly clubId: string };
 
-/** Links by which a calendar follows what one person teaches: known by their hash alone, one a person, ended by a newer one or on purpose. */
+/**
+ * Links by which a calendar follows what one person teaches or one child has: known by their hash alone, one each, ended by a newer one
+ * or on purpose; that of a family ends with the link of its page.
+ */
 @Injectable()
 export class CalendarLinksService {
   constructor(@InjectDataSource() private readonly source: DataSource) {}
@@ -29,6 +30,17 @@ export class CalendarLinksService {
        ON CONFLICT (person_id) DO UPDATE SET token_hash = excluded.token_hash, made_at = now()`,
       [personId, hashOf(token)],
     );
+    return token;
+  }
+
+  /** The calendar of a family, beside the link of its page: whoever has one has not the other. */
+  async makeForFamily(clubId: string, childId: string): Promise<string> {
+    const token = randomBytes(32).toString('base64url');
+    await this.source.query('UPDATE home_link SET calendar_hash = $3 WHERE club_id = $1 AND child_id = $2', [
+      clubId,
+      childId,
+      hashOf(token),
+    ]);
     return token;
   }
 
@@ -52,6 +64,12 @@ export class CalendarLinksService {
       `SELECT p.id, p.club_id, p.role FROM calendar_link l JOIN person p ON p.id = l.person_id AND p.put_away_at IS NULL WHERE l.token_hash = $1`,
       [hashOf(token)],
     );
-    return found ? { personId: found.id, clubId: found.club_id, role: found.role } : null;
+    if (found) return { kind: 'person', personId: found.id, clubId: found.club_id, role: found.role };
+    const [family] = await rows<{ readonly child_id: string; readonly club_id: string }>(
+      this.source,
+      `SELECT l.child_id, l.club_id FROM home_link l JOIN child c ON c.id = l.child_id AND c.archived_at IS NULL WHERE l.calendar_hash = $1`,
+      [hashOf(token)],
+    );
+    return family ? { kind: 'family', childId: family.child_id, clubId: family.club_id } : null;
   }
 }

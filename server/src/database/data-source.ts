@@ -32,6 +32,7 @@ import { Home1765700000000 } from './migrations/1765700000000-home.js';
 import { Badges1765800000000 } from './migrations/1765800000000-badges.js';
 import { Letters1765900000000 } from './migrations/1765900000000-letters.js';
 import { Clips1766000000000 } from './migrations/1766000000000-clips.js';
+import { CalendarsOfFamilies1766100000000 } from './migrations/1766100000000-calendars-of-families.js';
 import { Remote1765300000000 } from './migrations/1765300000000-remote.js';
 import { TheCalendar1764900000000 } from './migrations/1764900000000-the-calendar.js';
 import { TwentyMinutes1764800000000 } from './migrations/1764800000000-twenty-minutes.js';
@@ -86,6 +87,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       Badges1765800000000,
       Letters1765900000000,
       Clips1766000000000,
+      CalendarsOfFamilies1766100000000,
     ],
     // run by `prepare`, by one process at a time
     migrationsRun: false,

@@ -42,7 +42,7 @@ export class HomeLinksService {
     const made = await rows(
       this.source,
       `INSERT INTO home_link (child_id, club_id, token_hash) SELECT id, club_id, $3 FROM child WHERE club_id = $1 AND id = $2 AND archived_at IS NULL
-       ON CONFLICT (child_id) DO UPDATE SET token_hash = excluded.token_hash, made_at = now(), last_opened_at = NULL RETURNING 1 AS one`,
+       ON CONFLICT (child_id) DO UPDATE SET token_hash = excluded.token_hash, calendar_hash = NULL, made_at = now(), last_opened_at = NULL RETURNING 1 AS one`,
       [clubId, childId, hashOf(token)],
     );
     if (made.length === 0) throw notFound('child');

@@ -18,6 +18,6 @@ import { HomeController } from './home.controller.js';
   imports: [CertificatesModule, ClassesModule, ClipsModule, ClubModule, LibraryModule, RecordModule, SyllabusModule],
   controllers: [ClipsController, HomeController],
   providers: [FromHomeService, HomeClassesService, HomeLinksService, HomePageService],
-  exports: [HomeClassesService],
+  exports: [HomeClassesService, HomeLinksService],
 })
 export class HomeModule {}

@@ -159,3 +159,10 @@ export function sendClip(
     request.send(file);
   });
 }
+
+/** Makes the link of the family's calendar; one that was made before is good no more. @returns its token */
+export async function makeCalendar(link: string): Promise<string> {
+  const answer = await send(link, 'POST', 'home/calendar');
+  if (!answer.ok) throw await refusal(answer);
+  return ((await answer.json()) as { readonly token: string }).token;
+}

@@ -122,7 +122,7 @@ export function HomePage() {
           {said}
         </div>
       )}
-      <ClassesToCome page={page} tell={tell} />
+      <ClassesToCome page={page} link={link} tell={tell} />
       <HomeTask page={page} tell={tell} />
       <HomeLadders page={page} link={link} />
       <Clips page={page} link={link} tell={tell} onSent={() => void read()} />

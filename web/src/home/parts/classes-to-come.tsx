@@ -5,12 +5,13 @@ import { daysBetween } from '@leiter/core';
 import { tagOf } from '../../shared/family/languages';
 import { layOutWords } from '../../shared/family/lay-out-words';
 import { i18n } from '../../shared/texts';
-import type { Tell } from '../home-client';
+import { useState } from 'react';
+import { makeCalendar, type Tell } from '../home-client';
 import { dayText, inDays } from '../home-words';
 import { Section } from './section';
 
 /** The classes to come, the next one with what to lay out; an absence is told by a press. */
-export function ClassesToCome({ page, tell }: { readonly page: HomePageResponse; readonly tell: Tell }) {
+export function ClassesToCome({ page, link, tell }: { readonly page: HomePageResponse; readonly link: string; readonly tell: Tell }) {
   const [next, ...later] = page.coming;
   return (
     <>
@@ -45,8 +46,38 @@ export function ClassesToCome({ page, tell }: { readonly page: HomePageResponse;
             </div>
           </div>
         ))}
+        <FollowIt link={link} />
       </Section>
     </>
+  );
+}
+
+/** The calendar of the family's phone follows the classes and grading days, by a link of its own. */
+function FollowIt({ link }: { readonly link: string }) {
+  const [state, setState] = useState<'there' | 'coming' | 'refused' | { readonly address: string }>('there');
+  const make = async (): Promise<void> => {
+    setState('coming');
+    try {
+      setState({ address: `${window.location.host}/api/calendars/${await makeCalendar(link)}.ics` });
+    } catch {
+      setState('refused');
+    }
+  };
+  if (typeof state === 'object')
+    return (
+      <p className="on-screen small" style={{ overflowWrap: 'anywhere', marginTop: 8 }}>
+        <a href={`webcal://${state.address}`}>
+          <Trans>Open it in the calendar</Trans>
+        </a>{' '}
+        <Trans>– or give the calendar this address: {`${window.location.protocol}//${state.address}`}</Trans>
+      </p>
+    );
+  return (
+    <p className="on-screen" style={{ marginTop: 8 }}>
+      <button type="button" className="link" onClick={() => void make()}>
+        {state === 'coming' ? t`One moment …` : state === 'refused' ? t`It did not come. Try again` : t`Follow these days in my calendar`}
+      </button>
+    </p>
   );
 }
 
