@@ -7,6 +7,7 @@ export interface ChildLogEntry {
     | 'left-group'
     | 'group-taught-by'
     | 'health-written'
+    | 'health-seen'
     | 'record-handed-out'
     | 'grade-taken-back'
     | 'grade-given'

@@ -1,4 +1,4 @@
-import { classLengths, type Forecast, type StandingName, type Mark } from '@leiter/core';
+import { classLengths, type Forecast, type Mark, type MeasuredLine, type StandingName } from '@leiter/core';
 import { IsBoolean, IsIn, IsInt, IsOptional, IsUUID, Max, Min } from 'class-validator';
 import type { RequirementResponse } from './syllabus.js';
 import { Line, TimeOfDay } from './text.js';
@@ -72,6 +72,12 @@ export interface GroupResponse {
 }
 
 /** Children × the requirements of the grade that each works towards. */
+/** What was measured of the children of a group, a line each of a movement and side. */
+export interface GroupBestsResponse {
+  readonly group: GroupResponse;
+  readonly lines: readonly (MeasuredLine & { readonly childId: string; readonly childName: string })[];
+}
+
 export interface GroupBoardResponse {
   readonly group: GroupResponse;
   /** Every requirement that at least one of the children works on, by grade. */

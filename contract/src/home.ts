@@ -10,6 +10,7 @@ import {
 } from '@leiter/core';
 import { Type } from 'class-transformer';
 import { IsBoolean, IsIn, IsInt, IsObject, IsUUID, Matches, Min, ValidateNested } from 'class-validator';
+import type { ChildLogEntry } from './child-log.js';
 import type { SentClip } from './clip.js';
 import { DayField } from './day-field.js';
 import { Household } from './household.js';
@@ -128,9 +129,20 @@ export interface HomePageResponse {
   readonly words: readonly HomeWord[];
   readonly notes: readonly { readonly day: string; readonly movement: string; readonly note: string }[];
   readonly consents: readonly Consent[];
+  /** Who of the club looked at or changed what is the family’s to know of, the newest first. */
+  readonly looks: readonly { readonly at: string; readonly by: string | null; readonly kind: HomeLook }[];
   /** What the family sent and is still kept, the newest first. */
   readonly clips: readonly SentClip[];
 }
+
+export const homeLooks = [
+  'health-seen',
+  'health-written',
+  'clip-seen',
+  'record-handed-out',
+  'grade-taken-back',
+] as const satisfies readonly ChildLogEntry['kind'][];
+export type HomeLook = (typeof homeLooks)[number];
 
 /** Of an entry what a family sees. */
 export interface HomeMovement extends Pick<Movement, 'slug' | 'name' | 'plainMeaning' | 'figure' | 'view' | 'dose' | 'cues'> {

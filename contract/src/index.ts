@@ -49,6 +49,7 @@ export {
   ChangeGroupRequest,
   type BoardCell,
   type BoardRow,
+  type GroupBestsResponse,
   type GroupBoardResponse,
   type GroupResponse,
 } from './group.js';
@@ -111,6 +112,8 @@ export {
   consentKinds,
   ConsentRequest,
   HomeLanguageRequest,
+  homeLooks,
+  type HomeLook,
   PracticeRequest,
   ToldAbsenceRequest,
   ToldHomeRequest,

@@ -1,3 +1,4 @@
+import type { WeekLoad } from '@leiter/core';
 import type { GroupResponse } from './group.js';
 
 /** Why a child does not come on; a requirement by its movement. */
@@ -24,6 +25,8 @@ export interface GroupReport {
   /** Children on each of them, for each day of the report. */
   readonly counts: readonly (readonly number[])[];
   readonly classesHeld: number;
+  /** Week by week, one for each day of the report but the first: what the classes that were taught asked of a child, as planned. */
+  readonly loads: readonly WeekLoad[];
   readonly attendance: readonly AttendanceLine[];
   readonly stalls: readonly { readonly childId: string; readonly name: string; readonly stall: StallResponse }[];
 }

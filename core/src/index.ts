@@ -221,6 +221,7 @@ export {
 export { isPossible, timetableModel } from './grading/timetable-model.js';
 export { forecastOf, groupProgress, progressOf, type ChildToForecast, type Forecast, type Progress } from './record/forecast.js';
 export { bestOf, measuredAs, measuredLines, type MeasuredLine } from './record/measured.js';
+export { classLoad, weekLoads, type ClassLoad, type WeekLoad } from './load/class-load.js';
 export { rungsOverTime, stallOf, stallSettings, type Stall } from './record/stalling.js';
 export { watchSettings, worthWatching, type WorthWatching } from './record/worth-watching.js';
 export { itemTimesOf, type ItemTime, type Measured } from './pacing/item-times.js';

@@ -123,3 +123,27 @@ describe('what a family told of its child’s health', () => {
     await save(tomasz, [], 404);
   });
 });
+
+describe('who looked at health notes', () => {
+  it('is written down once a day, and told to the family on its page; who may not see them leaves no trace', async () => {
+    // one of Tomasz's groups and no other; the one above was erased
+    const all: readonly { id: string; groupIds: readonly string[] }[] = (await owner.get('/api/children').expect(200)).body;
+    const kittiwakes = (await owner.get('/api/groups').expect(200)).body.find(({ name }: { name: string }) => name === 'Kittiwakes').id;
+    childId = all.find(({ groupIds }) => groupIds.length === 1 && groupIds[0] === kittiwakes)?.id ?? '';
+    await club.source.query('UPDATE child SET health_notes = $2 WHERE id = $1', [childId, JSON.stringify([sprain()])]);
+    await club.source.query(`DELETE FROM child_log WHERE child_id = $1`, [childId]);
+    for (let times = 0; times < 3; times += 1) await tomasz.get(`/api/children/${childId}`).expect(200);
+    await amara.get(`/api/children/${childId}`).expect(200);
+    const { log } = (await owner.get(`/api/children/${childId}`).expect(200)).body;
+    expect(log.filter(({ kind, by }: { kind: string; by: string }) => kind === 'health-seen' && by === 'Tomasz Bielik')).toHaveLength(1);
+    expect(JSON.stringify(log)).not.toContain('Amara');
+    const { token } = (await owner.post(`/api/children/${childId}/home`).expect(201)).body;
+    const { looks } = (await club.visitor().get('/api/home').set('authorization', `Bearer ${token}`).expect(200)).body;
+    expect(looks).toContainEqual({ at: expect.any(String), by: 'Tomasz Bielik', kind: 'health-seen' });
+    // without notes there is nothing to look at
+    await club.source.query(`UPDATE child SET health_notes = '[]' WHERE id = $1`, [childId]);
+    await club.source.query(`DELETE FROM child_log WHERE child_id = $1`, [childId]);
+    await tomasz.get(`/api/children/${childId}`).expect(200);
+    expect((await owner.get(`/api/children/${childId}`).expect(200)).body.log).toEqual([]);
+  });
+});

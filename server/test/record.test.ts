@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { addDays } from '@leiter/core';
+import { addDays, measuredLines } from '@leiter/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { testApp, type Agent, type TestApp } from './test-app.js';
 
@@ -247,4 +247,22 @@ describe('the board of a group', () => {
     expect(after.cells.find((one: { requirementId: string }) => one.requirementId === requirement.id).standing).toBe('met');
     expect(after.metCount).toBe(row.metCount + 1);
   });
+});
+
+describe('the bests of a group', () => {
+  it('are those of the pages of its children, line by line', async () => {
+    const owner = await club.as('owner');
+    const groups = (await owner.get('/api/groups').expect(200)).body;
+    let lines = 0;
+    for (const group of groups) {
+      const bests = (await owner.get(`/api/groups/${group.id}/bests`).expect(200)).body;
+      for (const { childId, childName: _name, ...line } of bests.lines) {
+        const page = (await owner.get(`/api/children/${childId}`).expect(200)).body;
+        expect(measuredLines(page.observations)).toContainEqual(line);
+        expect(page.child.groupIds).toContain(group.id);
+        lines += 1;
+      }
+    }
+    expect(lines).toBeGreaterThan(20);
+  }, 60_000);
 });

@@ -69,6 +69,27 @@ describe('a report', () => {
     }
   });
 
+  it('sums up week by week what the classes that were taught asked', async () => {
+    const { days, groups } = await report(14);
+    for (const { group, loads } of groups) {
+      expect(loads).toHaveLength(days.length - 1);
+      const held = await club.source.query(
+        `SELECT c.day FROM class_session c JOIN class_plan l ON l.class_id = c.id WHERE c.group_id = $1 AND c.taught_at IS NOT NULL AND c.day > $2 AND c.day <= $3`,
+        [group.id, days[0], days.at(-1)],
+      );
+      for (const [index, { classes, movingSeconds, hardSeconds }] of loads.entries()) {
+        const own = held.filter(({ day }: { day: string }) => day > (days[index] ?? '') && day <= (days[index + 1] ?? ''));
+        expect(classes).toBe(own.length);
+        // a child moves in a class, and not longer than it is
+        expect(movingSeconds > 0).toBe(classes > 0);
+        expect(movingSeconds).toBeLessThanOrEqual(own.length * group.lengthMinutes * 60 * 1.2);
+        expect(hardSeconds).toBeLessThanOrEqual(movingSeconds);
+      }
+    }
+    const table = (await owner.get('/api/reports/load?weeks=14').expect(200)).text.trim().split('\r\n');
+    expect(table).toHaveLength(1 + groups.length * 14);
+  });
+
   it('goes into a spreadsheet, table by table', async () => {
     const grades = await owner
       .get('/api/reports/grades?weeks=6')

@@ -182,6 +182,7 @@ const routes: Readonly<Record<string, 'no ids' | 'public' | readonly Foreign[]>>
   'POST /api/home/calendar': 'public',
   'PUT /api/home/clips/{id}': 'public',
   'DELETE /api/home/clips/{id}': 'public',
+  'GET /api/groups/{id}/bests': [{ method: 'get', path: () => `/api/groups/${theirs.group}/bests`, status: 404 }],
   'GET /api/clips': 'no ids',
   'GET /api/children/{id}/clips': [{ method: 'get', path: () => `/api/children/${theirs.child}/clips`, status: 404 }],
   'GET /api/clips/{id}/file': [{ method: 'get', path: () => `/api/clips/${randomUUID()}/file`, status: 404 }],

@@ -73,7 +73,9 @@ describe('somebody who wants to read a health note', () => {
       .expect(200);
     expect(await notesFor(amara)).toHaveLength(1);
     const { log } = (await tomasz.get(`/api/children/${gymnast.id}`).expect(200)).body;
-    expect(log[0]).toMatchObject({ kind: 'joined-group', by: 'Solveig Aune', detail: { group: 'Tide Pool' } });
+    expect(log).toContainEqual(expect.objectContaining({ kind: 'joined-group', by: 'Solveig Aune', detail: { group: 'Tide Pool' } }));
+    // and that she looked at its notes from then on
+    expect(log[0]).toMatchObject({ kind: 'health-seen', by: 'Amara Osei-Lund' });
     const { notices } = (await tomasz.get('/api/today').expect(200)).body;
     expect(notices[0]).toMatchObject({ kind: 'joined-group', by: 'Solveig Aune', childId: gymnast.id });
     // who did it needs no notice of it

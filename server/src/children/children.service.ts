@@ -88,9 +88,11 @@ export class ChildrenService {
       [clubId, id],
     );
     const isStaff = await this.mayReach(asker, id);
+    const health = await this.health.of(asker, id);
+    if (health && health.notes.length > 0) await this.staff.logLook(this.source, asker, id, 'health-seen');
     return {
       child: await this.response(clubId, child),
-      health: await this.health.of(asker, id),
+      health,
       log: isStaff ? await this.staff.logOf(clubId, id) : [],
       contacts: isStaff ? child.contacts : null,
       ladders,

@@ -23,6 +23,8 @@ function logWords({ kind, detail }: ChildLogEntry): string {
       return `${detail['group'] ?? 'Its group'} is taught by ${detail['person'] ?? 'nobody yet'}`;
     case 'health-written':
       return 'Health notes were changed';
+    case 'health-seen':
+      return 'Health notes were looked at';
     case 'record-handed-out':
       return 'The whole record was handed out';
     case 'clip-sent':

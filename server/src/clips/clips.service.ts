@@ -121,14 +121,8 @@ export class ClipsService {
     );
     if (!clip || !(await this.maySee(asker, clip.child_id))) throw notFound('clip');
     await this.source.transaction(async (manager) => {
-      const seen = await rows(
-        manager,
-        `WITH seen AS (UPDATE clip SET seen_at = coalesce(seen_at, now()), seen_by = coalesce(seen_by, $2) WHERE id = $1 RETURNING id)
-         SELECT 1 FROM seen WHERE NOT EXISTS (SELECT 1 FROM child_log l WHERE l.child_id = $3 AND l.by_id = $2 AND l.kind = 'clip-seen'
-           AND l.detail ->> 'clip' = $1::text AND l.at > now() - interval '1 day')`,
-        [id, asker.id, clip.child_id],
-      );
-      if (seen.length > 0) await this.staff.log(manager, asker, [clip.child_id], { kind: 'clip-seen', detail: { clip: id } });
+      await manager.query('UPDATE clip SET seen_at = now(), seen_by = $2 WHERE id = $1 AND seen_at IS NULL', [id, asker.id]);
+      await this.staff.logLook(manager, asker, clip.child_id, 'clip-seen', { clip: id });
     });
     return { path: this.files.pathOf(clip.file_name), mediaType: clip.media_type };
   }

@@ -1,4 +1,4 @@
-import type { HomeLadder, HomeMovement, HomePageResponse } from '@leiter/contract';
+import { homeLooks, type HomeLadder, type HomeLook, type HomeMovement, type HomePageResponse } from '@leiter/contract';
 import {
   gradeAbove,
   homeTaskBar,
@@ -28,6 +28,7 @@ import { withoutOthers } from './without-others.js';
 
 /** So many words of what the instructor wrote are shown, the newest. */
 const mostNotes = 10;
+const mostLooks = 20;
 
 /** The page of a family: of its child, and of nobody else. What others wrote is shown without the names of other children. */
 @Injectable()
@@ -62,13 +63,14 @@ export class HomePageService {
     const clean = (text: string): string => withoutOthers(text, others);
     const groupIds = groups.map(({ id }) => id);
     const programmes = [...new Set(groups.map(({ programme }) => programme))];
-    const [coming, task, grading, about, ladders, clips] = await Promise.all([
+    const [coming, task, grading, about, ladders, clips, looks] = await Promise.all([
       this.classes.coming(clubId, child, groupIds, today, library),
       this.classes.task(clubId, child, groupIds, today, library),
       this.grading(clubId, childId, today),
       this.told.about(clubId, childId),
       Promise.all(programmes.map((programme) => this.ladder(clubId, child, programme, observations, library, today))),
       this.clips.sent(clubId, childId),
+      this.looks(clubId, childId),
     ]);
     const climbed = ladders.flatMap((ladder) => ladder ?? []);
     const bests = measuredLines(observations);
@@ -109,8 +111,19 @@ export class HomePageService {
       words: climbed.flatMap(({ words }) => words),
       notes: notes.map(({ seenOn, movement, note }) => ({ day: seenOn, movement, note: clean(note) })),
       clips,
+      looks,
       consents: about.consents.map(({ by, ...consent }) => ({ ...consent, by: by === null ? null : club.name })),
     };
+  }
+
+  private async looks(clubId: string, childId: string): Promise<HomePageResponse['looks']> {
+    const found = await rows<{ at: Date; by: string | null; kind: HomeLook }>(
+      this.source,
+      `SELECT l.at, p.name AS by, l.kind FROM child_log l LEFT JOIN person p ON p.id = l.by_id
+       WHERE l.club_id = $1 AND l.child_id = $2 AND l.kind = ANY($3) ORDER BY l.at DESC, l.id DESC LIMIT ${String(mostLooks)}`,
+      [clubId, childId, homeLooks],
+    );
+    return found.map(({ at, ...look }) => ({ ...look, at: at.toISOString() }));
   }
 
   /** Of everybody else in the club, archived ones included. */

@@ -1,8 +1,9 @@
-import { AddObservationRequest, type GroupBoardResponse, type ObservationResponse } from '@leiter/contract';
+import { AddObservationRequest, type GroupBestsResponse, type GroupBoardResponse, type ObservationResponse } from '@leiter/contract';
 import { Body, Controller, Get, Param, ParseUUIDPipe, Put } from '@nestjs/common';
 import { ProblemException } from '../http/problem.js';
 import type { Asker } from '../people/asker.js';
 import { AskedBy, ForEverybody } from '../people/session.guard.js';
+import { BestsService } from './bests.service.js';
 import { LadderService } from './ladder.service.js';
 import { RecordService } from './record.service.js';
 
@@ -11,6 +12,7 @@ export class RecordController {
   constructor(
     private readonly record: RecordService,
     private readonly ladders: LadderService,
+    private readonly bests: BestsService,
   ) {}
 
   /** Where everybody stands: the boards of all groups that are not put away. */
@@ -64,5 +66,12 @@ export class RecordController {
   @Get('groups/:id/board')
   board(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<GroupBoardResponse> {
     return this.ladders.board(asker.clubId, id);
+  }
+
+  /** Everything that was measured of the children of a group. */
+  @ForEverybody()
+  @Get('groups/:id/bests')
+  groupBests(@AskedBy() asker: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<GroupBestsResponse> {
+    return this.bests.ofGroup(asker.clubId, id);
   }
 }

@@ -1,7 +1,7 @@
 import type { ReportResponse, StallResponse } from '@leiter/contract';
 import type { Table } from '@leiter/core';
 
-const names = ['grades', 'attendance', 'stalls'] as const;
+const names = ['grades', 'attendance', 'stalls', 'load'] as const;
 export type ReportTable = (typeof names)[number];
 export const isReportTable = (name: string): name is ReportTable => names.some((one) => one === name);
 
@@ -22,6 +22,21 @@ export function reportTable(name: ReportTable, { days, groups }: ReportResponse,
           attendance.map((one) => [group.name, one.name, ...[classesHeld, one.there, one.late, one.away, one.watched].map(String)]),
         ),
       };
+    case 'load':
+      return {
+        head: ['group', 'week until', 'classes', 'minutes moving', 'minutes hard', 'hard landings', 'minutes on hands'],
+        rows: groups.flatMap(({ group, loads }) =>
+          loads.map(({ classes, movingSeconds, hardSeconds, landings, handsSeconds }, index) => [
+            group.name,
+            days[index + 1] ?? '',
+            String(classes),
+            minutes(movingSeconds),
+            minutes(hardSeconds),
+            String(Math.round(landings)),
+            minutes(handsSeconds),
+          ]),
+        ),
+      };
     case 'stalls':
       return {
         head: ['group', 'child', 'why'],
@@ -29,6 +44,9 @@ export function reportTable(name: ReportTable, { days, groups }: ReportResponse,
       };
   }
 }
+
+/** To a tenth. */
+const minutes = (seconds: number): string => (seconds / 60).toFixed(1);
 
 function stallText(stall: StallResponse, movementNames: ReadonlyMap<string, string>): string {
   switch (stall.kind) {

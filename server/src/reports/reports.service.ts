@@ -1,5 +1,19 @@
 import type { AttendanceLine, GroupReport, ReportResponse, StallResponse } from '@leiter/contract';
-import { addDays, gradesInUse, groupBy, rungsOverTime, stallOf, type Stall } from '@leiter/core';
+import {
+  addDays,
+  classLoad,
+  defaultTimingSettings,
+  gradesInUse,
+  groupBy,
+  openPlan,
+  plainPace,
+  rungsOverTime,
+  stallOf,
+  timelineOf,
+  weekLoads,
+  type ClassLoad,
+  type Stall,
+} from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
@@ -42,7 +56,7 @@ export class ReportsService {
     const today = await this.clubs.today(clubId);
     const days = Array.from({ length: weeks + 1 }, (_, index) => addDays(today, -7 * (weeks - index)));
     const since = days[0] ?? today;
-    const [asked, ladders, enrolments, held, roll] = await Promise.all([
+    const [asked, ladders, enrolments, held, roll, loads] = await Promise.all([
       this.ladders.askedOf(clubId),
       this.syllabuses.list(clubId),
       rows<EnrolmentRow>(this.source, 'SELECT child_id, group_id, from_day, to_day FROM enrolment WHERE club_id = $1', [clubId]),
@@ -57,6 +71,7 @@ export class ReportsService {
          WHERE s.club_id = $1 AND s.taught_at IS NOT NULL AND s.day BETWEEN $2 AND $3 GROUP BY 1, 2, 3`,
         [clubId, since, today],
       ),
+      this.loads(clubId, since, today),
     ]);
     const heldOf = groupBy(held, ({ group_id }) => group_id);
     const reports = asked.map(async ({ group, children }): Promise<GroupReport> => {
@@ -78,6 +93,7 @@ export class ReportsService {
         gradeNames: [ladder?.startsAs ?? '', ...grades.map(({ name }) => name)],
         counts: rungsOverTime(climbs, grades.length, days),
         classesHeld: heldDays.filter((day) => day >= since).length,
+        loads: weekLoads(loads.get(group.id) ?? [], days),
         attendance: children.map(({ childId, name }) =>
           attendanceLine(
             childId,
@@ -93,6 +109,45 @@ export class ReportsService {
     });
     return { days, groups: await Promise.all(reports) };
   }
+
+  /** What each class that was taught asked, by group. */
+  private async loads(
+    clubId: string,
+    since: string,
+    until: string,
+  ): Promise<ReadonlyMap<string, readonly { readonly day: string; readonly load: ClassLoad }[]>> {
+    const [library, taught] = await Promise.all([
+      this.library.reckoned(clubId),
+      rows<TaughtRow>(
+        this.source,
+        `SELECT c.group_id, c.day, l.document, (SELECT avg((c.day - k.birth_date) / 365.25)::float8 FROM enrolment e JOIN child k ON k.id = e.child_id
+           WHERE e.group_id = c.group_id AND e.from_day <= c.day AND (e.to_day IS NULL OR e.to_day > c.day)) AS mean_age
+         FROM class_session c JOIN class_plan l ON l.class_id = c.id
+         WHERE c.club_id = $1 AND c.taught_at IS NOT NULL AND c.day > $2 AND c.day <= $3 ORDER BY c.day`,
+        [clubId, since, until],
+      ),
+    ]);
+    const loads = taught.flatMap(({ group_id, day, document, mean_age }) => {
+      const plan = openPlan(document);
+      if (!plan.ok) return [];
+      const { items } = timelineOf(plan.value, library, {
+        settings: defaultTimingSettings,
+        meanAgeYears: mean_age ?? 9,
+        exposures: new Map(),
+        pace: plainPace,
+        style: 'as-it-comes',
+      });
+      return [{ groupId: group_id, day, load: classLoad(items) }];
+    });
+    return groupBy(loads, ({ groupId }) => groupId);
+  }
+}
+
+interface TaughtRow {
+  readonly group_id: string;
+  readonly day: string;
+  readonly document: unknown;
+  readonly mean_age: number | null;
 }
 
 function attendanceLine(childId: string, name: string, roll: readonly RollRow[]): AttendanceLine {

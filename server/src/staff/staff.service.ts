@@ -61,6 +61,21 @@ export class StaffService {
     );
   }
 
+  /** Writes down that somebody looked, once a person, thing and day. */
+  async logLook(
+    manager: EntityManager | DataSource,
+    asker: Asker,
+    childId: string,
+    kind: 'health-seen' | 'clip-seen',
+    detail: ChildLogEntry['detail'] = {},
+  ): Promise<void> {
+    await manager.query(
+      `INSERT INTO child_log (club_id, child_id, by_id, kind, detail) SELECT $1, $2, $3, $4, $5::jsonb
+       WHERE NOT EXISTS (SELECT 1 FROM child_log WHERE child_id = $2 AND by_id = $3 AND kind = $4 AND detail = $5::jsonb AND at > now() - interval '1 day')`,
+      [asker.clubId, childId, asker.id, kind, JSON.stringify(detail)],
+    );
+  }
+
   async logOf(clubId: string, childId: string): Promise<readonly ChildLogEntry[]> {
     const found = await rows<Omit<ChildLogEntry, 'at'> & { readonly at: Date }>(
       this.source,

@@ -28,6 +28,7 @@ export const addresses: readonly Address[] = [
   { path: '/classes/:id/marks', page: 'record/marks', asks: ['classes/:id', 'library'] },
   { path: '/classes/:id/letters', page: 'letters/letters', asks: ['classes/:id/letters'] },
   { path: '/groups/:id', page: 'record/board', asks: ['groups/:id/board', 'library', 'syllabuses'] },
+  { path: '/groups/:id/bests', page: 'record/bests', asks: ['groups/:id/bests', 'library'] },
   { path: '/gradings', page: 'grading/gradings', asks: ['gradings', 'syllabuses'] },
   { path: '/gradings/:id', page: 'grading/grading', asks: ['gradings/:id', 'library', 'syllabuses'] },
   { path: '/gradings/:id/letters', page: 'letters/letters', asks: ['gradings/:id/letters'] },

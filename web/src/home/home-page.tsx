@@ -14,6 +14,7 @@ import { Clips } from './parts/clips';
 import { ClassesToCome } from './parts/classes-to-come';
 import { HomeLadders } from './parts/home-ladders';
 import { HomeTask } from './parts/home-task';
+import { WhoLooked } from './parts/who-looked';
 import { WordsAndBests } from './parts/words-and-bests';
 
 const againMilliseconds = 8000;
@@ -128,6 +129,7 @@ export function HomePage() {
       <Clips page={page} link={link} tell={tell} onSent={() => void read()} />
       <WordsAndBests page={page} />
       <AtHome page={page} tell={tell} />
+      <WhoLooked page={page} />
       <Languages page={page} tell={tell} />
       <p className="small soft" style={{ marginTop: 32 }}>
         <Trans>

@@ -47,6 +47,9 @@ function BoardPage() {
             ? {
                 actions: (
                   <>
+                    <ButtonLink to={`/groups/${data.group.id}/bests`}>
+                      <Trans>Bests</Trans>
+                    </ButtonLink>
                     <ButtonLink to="/gradings">
                       <Trans>Grading days</Trans>
                     </ButtonLink>

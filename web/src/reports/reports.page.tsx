@@ -13,6 +13,7 @@ import { api } from '../shared/api';
 import { ExportMenu } from '../shared/export-menu';
 import { Loaded, Message, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
+import { LoadChart } from './parts/load-chart';
 import { GradesChart } from './parts/grades-chart';
 
 const terms = [6, 14, 26, 52] as const;
@@ -54,7 +55,12 @@ function ReportsPage() {
             ))}
           </TextField>
           <ExportMenu
-            files={[fileOf('grades', t`Children by grade`), fileOf('attendance', t`Attendance`), fileOf('stalls', t`Who does not come on`)]}
+            files={[
+              fileOf('grades', t`Children by grade`),
+              fileOf('attendance', t`Attendance`),
+              fileOf('stalls', t`Who does not come on`),
+              fileOf('load', t`Load of the weeks`),
+            ]}
           />
         </Box>
       }
@@ -83,7 +89,7 @@ function ReportsPage() {
 }
 
 function Group({ report, days, library }: { readonly report: GroupReport; readonly days: readonly string[]; readonly library: Library }) {
-  const { group, gradeNames, counts, classesHeld, attendance, stalls } = report;
+  const { group, gradeNames, counts, classesHeld, attendance, stalls, loads } = report;
   return (
     <Box component="section" aria-label={group.name} sx={{ mb: 5 }}>
       <Typography variant="h2" sx={{ mb: 1 }}>
@@ -132,6 +138,10 @@ function Group({ report, days, library }: { readonly report: GroupReport; readon
               ))}
             </Box>
           )}
+          <Typography variant="h3" sx={{ mt: 2.5, mb: 0.5 }}>
+            <Trans>Load of the weeks</Trans>
+          </Typography>
+          <LoadChart days={days} loads={loads} />
         </Box>
       </Box>
     </Box>

@@ -12,6 +12,8 @@ export function logWords({ kind, detail }: Pick<ChildLogEntry, 'kind' | 'detail'
       return t`${detail['group'] ?? t`Its group`} is taught by ${detail['person'] ?? t`nobody yet`}`;
     case 'health-written':
       return t`Health notes were changed`;
+    case 'health-seen':
+      return t`Health notes were looked at`;
     case 'record-handed-out':
       return t`The whole record was handed out`;
     case 'clip-sent':

@@ -16,6 +16,7 @@ import { useState } from 'react';
 import { Line } from 'react-chartjs-2';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { measureWords, observedSideWords } from '../../shared/measure-words';
 import { palette, textFont } from '../../shared/palette';
 import { dayText } from '../../shared/words';
 
@@ -27,13 +28,6 @@ interface Asked {
   readonly criterion: Criterion;
 }
 
-/** `12.5 s`, `20 times`, `75 %`. */
-function valueWords(value: number, measuredIn: MeasuredLine['measuredIn']): string {
-  if (measuredIn === 'seconds') return t`${String(Math.round(value * 10) / 10)} s`;
-  return measuredIn === 'reps' ? t`${String(value)} in a row` : t`${String(Math.round(value * 100))} %`;
-}
-
-const sideWords = { left: t`left`, right: t`right`, both: t`both`, none: '' } as const;
 const keyOf = ({ movement, stage, measuredIn }: MeasuredLine): string => [movement, stage, measuredIn].join(' ');
 
 /** Everything that was measured of a child: its best and its latest, left and right apart, and over time the one that is chosen. */
@@ -107,10 +101,10 @@ export function Bests({
 }
 
 function BestLine({ line: { side, measuredIn, best, latest } }: { readonly line: MeasuredLine }) {
-  const [most, last] = [valueWords(best.value, measuredIn), valueWords(latest.value, measuredIn)];
+  const [most, last] = [measureWords(best.value, measuredIn), measureWords(latest.value, measuredIn)];
   return (
     <Box component="span" sx={{ display: 'block', whiteSpace: 'nowrap' }}>
-      {sideWords[side] !== '' && <span style={{ color: palette.soft }}>{sideWords[side]} </span>}
+      {observedSideWords[side] !== '' && <span style={{ color: palette.soft }}>{observedSideWords[side]} </span>}
       <strong>{most}</strong> <span style={{ color: palette.soft }}>{dayText(best.day)}</span>
       {latest.day !== best.day && <span style={{ color: palette.soft }}>{t` · last ${last}, ${dayText(latest.day)}`}</span>}
     </Box>
@@ -144,7 +138,7 @@ function OverTime({
   const goal = requirement ? askedOf(requirement, measuredIn) : null;
   const x = (day: Day): number => daysBetween(start, day);
   const datasets: ChartDataset<'line', { x: number; y: number }[]>[] = lines.map(({ side, points }) => ({
-    label: side === 'none' ? t`best of the day` : sideWords[side],
+    label: side === 'none' ? t`best of the day` : observedSideWords[side],
     data: points.map(({ day, value }) => ({ x: x(day), y: value * scale })),
     borderColor: side === 'right' ? palette.caution : palette.primary,
     backgroundColor: side === 'right' ? palette.caution : palette.primary,
@@ -168,7 +162,7 @@ function OverTime({
     });
   const ticks = { color: palette.soft, font: { family: textFont, size: 12 } };
   const told = lines.map(({ side, points }) =>
-    [sideWords[side], points.map(({ value }) => valueWords(value, measuredIn)).join(', ')].join(' ').trim(),
+    [observedSideWords[side], points.map(({ value }) => measureWords(value, measuredIn)).join(', ')].join(' ').trim(),
   );
   return (
     <Box sx={{ mt: 1.5 }}>

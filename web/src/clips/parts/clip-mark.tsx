@@ -10,6 +10,7 @@ import { useState } from 'react';
 import { useSession } from '../../queries/session.queries';
 import { api } from '../../shared/api';
 import { ChoiceBar } from '../../shared/choice-bar';
+import { observedSideWords } from '../../shared/measure-words';
 import { newId } from '../../shared/new-id';
 import { Refused } from '../../shared/page';
 import { palette } from '../../shared/palette';
@@ -18,7 +19,6 @@ import { offerUndo } from '../../shared/undo-bar';
 import { useWindowKeys } from '../../shared/window-keys';
 import { markWords } from '../../shared/words';
 
-const sideWords: Readonly<Record<ObservedSide, string>> = { none: '', left: t`left`, right: t`right`, both: t`both` };
 const sides = ['left', 'right', 'both'] as const;
 const sideKeys: Readonly<Record<string, ObservedSide>> = { l: 'left', r: 'right', b: 'both' };
 
@@ -77,7 +77,7 @@ export function ClipMark({ clip, movement }: { readonly clip: ClipResponse; read
         {hasSides && (
           <ChoiceBar
             label={t`Side`}
-            choices={sides.map((value) => ({ value, words: sideWords[value] }))}
+            choices={sides.map((value) => ({ value, words: observedSideWords[value] }))}
             value={side === 'none' ? null : side}
             onChange={(chosen) => {
               setSide(chosen ?? side);
@@ -116,7 +116,7 @@ export function ClipMark({ clip, movement }: { readonly clip: ClipResponse; read
           {clip.marks.map(({ id, mark, side: of, note: words, by }) => (
             <Box component="li" key={id} sx={{ borderTop: `1px solid ${palette.line}`, py: 0.5 }}>
               <strong>{markWords[mark]}</strong>
-              {of !== 'none' && `, ${sideWords[of]}`}
+              {of !== 'none' && `, ${observedSideWords[of]}`}
               {words !== '' && ` – ${words}`}
               {by !== null && (
                 <Box component="span" sx={{ color: palette.soft }}>
