@@ -56,9 +56,10 @@ function onDatabase(script) {
     database.destroy();
   }
 }
-const freePorts = await Promise.all(Array.from({ length: 6 }, freePort));
+const freePorts = await Promise.all(Array.from({ length: 7 }, freePort));
 say('Measuring the board of a group …');
 const server = onDatabase('server/dist-test/bench/board.js');
+const forecastBoard = onDatabase('server/dist-test/bench/forecasts.js').find(({ table }) => table === 'forecasts');
 say('Measuring a large import, and judging a plan …');
 const imported = [...onDatabase('server/dist-test/bench/import.js'), ...onDatabase('server/dist-test/bench/preview.js')];
 say('Measuring events, the page of a class and the library …');
@@ -117,6 +118,16 @@ ${timetable.days} made-up days: thirty children, one by one, at six stations wit
 | the day lasts, in steps | ${timetable.end.toFixed(1)} | ${timetable.without.toFixed(1)} | ${timetable.least.toFixed(1)} |
 
 The search takes ${(timetable.medianMs / 1000).toFixed(2)} s (median), ${(timetable.worstMs / 1000).toFixed(2)} s at worst; wanted: at most 2 s. On ${timetable.best} of the days the timetable was shown to be the shortest without waiting; on the others the gap is said.
+
+## The board with forecasts
+
+The board of ${forecastBoard.children} children over HTTP, in ms; wanted: with forecasts at most 1.5 times without.
+
+| What | median | times without |
+| ---- | ------ | ------------- |
+| without forecasts | ${forecastBoard.without.toFixed(1)} | 1 |
+| with forecasts, kept since the last mark | ${forecastBoard.kept.toFixed(1)} | ${(forecastBoard.kept / forecastBoard.without).toFixed(2)} |
+| with forecasts, all reckoned anew | ${forecastBoard.anew.toFixed(1)} | ${(forecastBoard.anew / forecastBoard.without).toFixed(2)} |
 
 ## Certificates
 

@@ -8,7 +8,12 @@ export default defineConfig({
   catalogs: [
     {
       path: `${process.env['LEITER_TEXTS'] ?? '<rootDir>/src/locales/family'}/{locale}`,
-      include: ['<rootDir>/src/home', '<rootDir>/src/shared/family', '<rootDir>/src/shared/household-words.ts'],
+      include: [
+        '<rootDir>/src/home',
+        '<rootDir>/src/shared/family',
+        '<rootDir>/src/shared/household-words.ts',
+        '<rootDir>/src/shared/phrase/row-words.ts',
+      ],
       exclude: ['**/*.test.*'],
     },
   ],

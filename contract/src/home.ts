@@ -6,6 +6,7 @@ import {
   type MeasuredLine,
   type Movement,
   type PracticeFeeling,
+  type Row,
   type StandingName,
 } from '@leiter/core';
 import { Type } from 'class-transformer';
@@ -131,6 +132,13 @@ export interface HomePageResponse {
   readonly consents: readonly Consent[];
   /** Who of the club looked at or changed what is the family’s to know of, the newest first. */
   readonly looks: readonly { readonly at: string; readonly by: string | null; readonly kind: HomeLook }[];
+  /** Of what is practised or asked, what has steps: step by step, as it is written and the other way about. */
+  readonly phrases: readonly {
+    readonly movement: string;
+    readonly beats: number;
+    readonly own: readonly Row[];
+    readonly other: readonly Row[];
+  }[];
   /** What the family sent and is still kept, the newest first. */
   readonly clips: readonly SentClip[];
 }

@@ -50,6 +50,23 @@ describe('the page of a family', () => {
     expect(new Set(page.movements.map(({ slug }) => slug))).toEqual(new Set(named));
   });
 
+  it('has the phrases of what is practised or asked, to both sides: what is left in one is right in the other', async () => {
+    const now: readonly { id: string; archived: boolean; groupIds: readonly string[] }[] = (await owner.get('/api/children').expect(200))
+      .body;
+    const pages: HomePageResponse[] = [];
+    for (const { id } of now.filter(({ archived, groupIds }) => !archived && groupIds.length > 0))
+      pages.push(await home((await owner.post(`/api/children/${id}/home`).expect(201)).body.token));
+    const phrases = pages.flatMap((page) => page.phrases.map((phrase) => ({ phrase, page })));
+    expect(phrases.length).toBeGreaterThan(3);
+    const flipped = { left: 'right', right: 'left', both: 'both' } as const;
+    for (const { phrase, page } of phrases) {
+      expect(page.movements.map(({ slug }) => slug)).toContain(phrase.movement);
+      expect(phrase.other.map(({ foot, at, turn }) => [foot && flipped[foot], at, -turn || 0])).toEqual(
+        phrase.own.map(({ foot, at, turn }) => [foot, at, turn || 0]),
+      );
+    }
+  }, 60_000);
+
   it('tells not one byte of another child, in any answer that a link can get', async () => {
     const names = all.map(({ givenName, familyInitial }) => [givenName, familyInitial] as const);
     const [otto] = await club.source.query(`SELECT id FROM child WHERE given_name = 'Otto'`);

@@ -2,6 +2,7 @@ import { homeLooks, type HomeLadder, type HomeLook, type HomeMovement, type Home
 import {
   gradeAbove,
   homeTaskBar,
+  phraseRead,
   measuredLines,
   currentObservations,
   termWords,
@@ -110,6 +111,11 @@ export class HomePageService {
       bests,
       words: climbed.flatMap(({ words }) => words),
       notes: notes.map(({ seenOn, movement, note }) => ({ day: seenOn, movement, note: clean(note) })),
+      phrases: [...named].flatMap((slug) => {
+        const written = library.get(slug)?.phrase;
+        const [own, other] = written ? [phraseRead(written), phraseRead(written, true)] : [null, null];
+        return written && own && other ? [{ movement: slug, beats: written.beats, own: own.rows, other: other.rows }] : [];
+      }),
       clips,
       looks,
       consents: about.consents.map(({ by, ...consent }) => ({ ...consent, by: by === null ? null : club.name })),

@@ -14,6 +14,7 @@ import { Clips } from './parts/clips';
 import { ClassesToCome } from './parts/classes-to-come';
 import { HomeLadders } from './parts/home-ladders';
 import { HomeTask } from './parts/home-task';
+import { Phrases } from './parts/phrases';
 import { WhoLooked } from './parts/who-looked';
 import { WordsAndBests } from './parts/words-and-bests';
 
@@ -125,6 +126,7 @@ export function HomePage() {
       )}
       <ClassesToCome page={page} link={link} tell={tell} />
       <HomeTask page={page} tell={tell} />
+      <Phrases page={page} />
       <HomeLadders page={page} link={link} />
       <Clips page={page} link={link} tell={tell} onSent={() => void read()} />
       <WordsAndBests page={page} />

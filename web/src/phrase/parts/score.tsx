@@ -6,7 +6,7 @@ import type { Foot, FootMend, FootPlace, Phrase, PhraseFinding, Row, Stand, Weig
 import { bestSeenAt, phraseFindingWords, walkingFigure } from '@leiter/core';
 import { memo, useDeferredValue, useMemo } from 'react';
 import { palette } from '../../shared/palette';
-import { actWords, rowWords } from '../../shared/phrase/phrase-words';
+import { actWords, rowWords } from '../../shared/phrase/row-words';
 import { RowFigure, rowMarkup } from '../../shared/phrase/row-figure';
 
 const placeSigns: Readonly<Record<FootPlace, string>> = { fwd: '↑', back: '↓', side: '→', cross: '×', behind: '⤫', close: '·', place: '○' };

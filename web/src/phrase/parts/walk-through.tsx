@@ -6,7 +6,7 @@ import { countsOf, rowsAt, type Phrase } from '@leiter/core';
 import { memo, useState } from 'react';
 import { ChoiceBar } from '../../shared/choice-bar';
 import { palette } from '../../shared/palette';
-import { rowWords } from '../../shared/phrase/phrase-words';
+import { rowWords } from '../../shared/phrase/row-words';
 import type { Practice } from '../../shared/phrase/use-practice';
 import { WalkingStage, type StageView } from '../../shared/phrase/walking-stage';
 import { countSign } from './score';

@@ -5,7 +5,7 @@ import { isOtherSideOf, phraseLimits, phraseRead, type Position, type WrittenPhr
 import { useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { palette } from '../../shared/palette';
-import { rowWords } from '../../shared/phrase/phrase-words';
+import { rowWords } from '../../shared/phrase/row-words';
 import { usePractice } from '../../shared/phrase/use-practice';
 import { WalkingStage } from '../../shared/phrase/walking-stage';
 import { Choice, Row } from './choices';

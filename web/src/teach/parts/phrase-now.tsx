@@ -4,7 +4,8 @@ import { Trans } from '@lingui/react/macro';
 import { phraseInStep, rowsAt, type BuildUpStep, type Phrase, type Position } from '@leiter/core';
 import { useCallback, useEffect, useRef } from 'react';
 import { palette } from '../../shared/palette';
-import { buildUpWords, rowWords } from '../../shared/phrase/phrase-words';
+import { buildUpWords } from '../../shared/phrase/phrase-words';
+import { rowWords } from '../../shared/phrase/row-words';
 import { WalkingStage } from '../../shared/phrase/walking-stage';
 
 /** What of a phrase is done at a moment of a class. */
