@@ -72,6 +72,11 @@ export function requireChromium() {
 }
 
 /** What only the bench needs: sounds to listen to, and a browser with a microphone. */
+/** What draws a sheet of paper as a picture. */
+export function requireForPictures() {
+  if (run('sh', ['-c', 'command -v pdftoppm']).code !== 0) installPackages(['poppler-utils'], '');
+}
+
 export function requireForBench() {
   const missing = [
     ...(run('sh', ['-c', 'command -v sox']).code === 0 ? [] : ['sox']),

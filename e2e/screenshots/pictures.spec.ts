@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import type { Page } from '@playwright/test';
 import { ask, expect, openClass, root, settled, openToday, test, type Leiter } from '../tests/leiter.js';
 
@@ -41,10 +42,6 @@ test('The main views of the demo club', async ({ page, leiter }) => {
   });
   await page.setViewportSize({ width: 1280, height: 800 });
   await page.emulateMedia({ media: 'screen' });
-  await page.getByRole('button', { name: 'Who does what' }).click();
-  await page.getByRole('dialog').locator('td button[data-does=instead]').first().click();
-  await shoot(page, 'who-does-what');
-  await page.getByRole('button', { name: 'Close' }).click();
   // what a hurried evening leaves behind: a split on one side, straight after the talk
   await items.nth(2).click();
   await page.keyboard.press('/');
@@ -109,6 +106,7 @@ test('The main views of the demo club', async ({ page, leiter }) => {
   await shoot(page, 'phrase');
   await gradingDay(page, leiter);
   await family(page, leiter, near?.childId ?? '');
+  await certificate(page, leiter);
   await phone(page, leiter, taught?.id ?? '', remote);
 });
 
@@ -151,6 +149,34 @@ async function family(page: Page, leiter: Leiter, childId: string): Promise<void
     pictures.map((picture) => picture.toString('base64')),
     'family',
   );
+}
+
+/** The certificate of a grade, and where the code on it leads. */
+async function certificate(page: Page, leiter: Leiter): Promise<void> {
+  const children = await ask<
+    readonly { readonly id: string; readonly grades: readonly { readonly programme: string; readonly gradeId: string }[] }[]
+  >(page, 'children');
+  // one whom Tomasz teaches
+  const child = children.findLast(({ grades }) => grades.some(({ programme }) => programme === 'gymnastics'));
+  const path = `${leiter.url}/api/children/${child?.id ?? ''}`;
+  const gradeId = child?.grades.find(({ programme }) => programme === 'gymnastics')?.gradeId ?? '';
+  await page.request.post(`${path}/consents`, { data: { kind: 'badges', isGiven: true } });
+  const pdf = await (await page.request.get(`${path}/certificates/${gradeId}`)).body();
+  const paper = execFileSync('pdftoppm', ['-png', '-singlefile', '-scale-to-x', '1130', '-scale-to-y', '800', '-'], { input: pdf });
+  const { id } = (await (await page.request.get(`${path}/badges/${gradeId}`)).json()) as { readonly id: string }; // what the contract promises
+  const other = await page.context().newPage();
+  await other.setViewportSize({ width: 390, height: 800 });
+  await other.goto(`${leiter.url}/verify/${id}`);
+  await expect(other.getByRole('heading', { name: 'Genuine' })).toBeVisible();
+  await settled(other);
+  const verified = await other.screenshot();
+  await other.close();
+  await page.setViewportSize({ width: 1130 + 24 + 390, height: 800 });
+  const images = [paper, verified]
+    .map((picture) => `<img height="800" src="data:image/png;base64,${picture.toString('base64')}">`)
+    .join('');
+  await page.setContent(`<body style="margin:0;display:flex;gap:24px;background:#ddd5c5">${images}</body>`);
+  await page.screenshot({ path: `${folder}/certificate.png` });
 }
 
 /** Pictures of phones beside each other in one. */

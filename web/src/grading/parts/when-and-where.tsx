@@ -193,7 +193,18 @@ function Piece({
         lineHeight: 1.2,
       }}
     >
-      <Box sx={{ fontWeight: isWarmUp ? 400 : 700, whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' }}>{label}</Box>
+      <Box
+        sx={{
+          fontWeight: isWarmUp ? 400 : 700,
+          fontSize: label.length > 6 ? 11.5 : 'inherit',
+          letterSpacing: label.length > 6 ? '-0.3px' : 0,
+          whiteSpace: 'nowrap',
+          overflow: 'hidden',
+          textOverflow: 'ellipsis',
+        }}
+      >
+        {label}
+      </Box>
       <Box sx={{ color: palette.soft, fontSize: 12 }}>{about}</Box>
     </Box>
   );
