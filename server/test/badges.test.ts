@@ -51,6 +51,8 @@ const picture = async (id: string): Promise<string> => {
   const answer = await fetch(`${origin}/api/badges/${id}/badge.svg`);
   expect(answer.status).toBe(200);
   expect(answer.headers.get('content-type')).toContain('image/svg+xml');
+  // a page of somebody else that verifies badges may read it
+  expect(answer.headers.get('access-control-allow-origin')).toBe('*');
   return answer.text();
 };
 

@@ -8,7 +8,7 @@ import { originOf } from '../http/own-hosts.js';
 import { ForVisitors } from '../people/session.guard.js';
 import { BadgesService } from './badges.service.js';
 
-/** What anybody may read who has the address of a badge: it is not found by guessing. */
+/** What anybody may read who has the address of a badge: it is not found by guessing. Pages of others that verify badges may read it too. */
 @Controller()
 export class BadgesController {
   constructor(
@@ -17,6 +17,8 @@ export class BadgesController {
   ) {}
 
   @ForVisitors()
+  @Header('Access-Control-Allow-Origin', '*')
+  @Header('Cross-Origin-Resource-Policy', 'cross-origin')
   @Get('badges/:id')
   @Header('X-Robots-Tag', 'noindex')
   about(@Param('id', ParseUUIDPipe) id: string): Promise<BadgeResponse> {
@@ -24,6 +26,8 @@ export class BadgesController {
   }
 
   @ForVisitors()
+  @Header('Access-Control-Allow-Origin', '*')
+  @Header('Cross-Origin-Resource-Policy', 'cross-origin')
   @Get('badges/:id/credential')
   @Header('Content-Type', 'text/plain; charset=utf-8')
   credential(@Param('id', ParseUUIDPipe) id: string, @Req() request: Request): Promise<string> {
@@ -31,6 +35,8 @@ export class BadgesController {
   }
 
   @ForVisitors()
+  @Header('Access-Control-Allow-Origin', '*')
+  @Header('Cross-Origin-Resource-Policy', 'cross-origin')
   @Get('badges/:id/badge.svg')
   async picture(@Param('id', ParseUUIDPipe) id: string, @Req() request: Request): Promise<StreamableFile> {
     const svg = await this.badges.picture(id, originOf(request));
@@ -38,24 +44,32 @@ export class BadgesController {
   }
 
   @ForVisitors()
+  @Header('Access-Control-Allow-Origin', '*')
+  @Header('Cross-Origin-Resource-Policy', 'cross-origin')
   @Get('issuers/:clubId')
   issuer(@Param('clubId', ParseUUIDPipe) clubId: string, @Req() request: Request): Promise<object> {
     return this.badges.issuer(clubId, originOf(request));
   }
 
   @ForVisitors()
+  @Header('Access-Control-Allow-Origin', '*')
+  @Header('Cross-Origin-Resource-Policy', 'cross-origin')
   @Get('issuers/:clubId/key')
   key(@Param('clubId', ParseUUIDPipe) clubId: string, @Req() request: Request): Promise<JWK> {
     return this.badges.publicKey(clubId, originOf(request));
   }
 
   @ForVisitors()
+  @Header('Access-Control-Allow-Origin', '*')
+  @Header('Cross-Origin-Resource-Policy', 'cross-origin')
   @Get('issuers/:clubId/revoked')
   revoked(@Param('clubId', ParseUUIDPipe) clubId: string, @Req() request: Request): Promise<object> {
     return this.badges.revoked(clubId, originOf(request));
   }
 
   @ForVisitors()
+  @Header('Access-Control-Allow-Origin', '*')
+  @Header('Cross-Origin-Resource-Policy', 'cross-origin')
   @Get('issuers/:clubId/achievements/:gradeId')
   achievement(
     @Param('clubId', ParseUUIDPipe) clubId: string,
@@ -66,6 +80,8 @@ export class BadgesController {
   }
 
   @ForVisitors()
+  @Header('Access-Control-Allow-Origin', '*')
+  @Header('Cross-Origin-Resource-Policy', 'cross-origin')
   @Get('issuers/:clubId/crest.png')
   async crest(@Param('clubId', ParseUUIDPipe) clubId: string): Promise<StreamableFile> {
     const crest = await this.looks.crest(clubId);

@@ -1,6 +1,6 @@
 import type { Readable } from 'node:stream';
 import { clipLimits, type ClipQuery, type ClipResponse, type SentClip } from '@leiter/contract';
-import { addDays } from '@leiter/core';
+import { addDays, refused } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager } from 'typeorm';
@@ -10,7 +10,7 @@ import { notFound, ProblemException } from '../http/problem.js';
 import type { Asker } from '../people/asker.js';
 import { StaffService } from '../staff/staff.service.js';
 import type { ClipFault } from '../work/tasks.js';
-import { WorkersService } from '../work/workers.service.js';
+import { TookTooLong, WorkersService } from '../work/workers.service.js';
 import { ClipFilesService, tooLarge } from './clip-files.service.js';
 
 const faultWords: Readonly<Record<ClipFault, string>> = {
@@ -20,6 +20,12 @@ const faultWords: Readonly<Record<ClipFault, string>> = {
   'not-shown': 'Browsers cannot show this kind of video. Film it with the camera of a phone.',
   unreadable: 'This file is broken or was cut off. Send it once more.',
 };
+
+/** A connection that is lost is not seen at once: it may be sent again meanwhile. */
+const mostTaking = 3;
+
+/** A minute of film is read in a second or two. */
+const mostReadingSeconds = 30;
 
 /** What a sent clip is read by, of `v`. */
 const sentColumns = `v.id, v.kind, v.movement_slug AS movement, v.stage, v.sent_at AS "sentAt", v.seen_at AS "seenAt"`;
@@ -40,6 +46,9 @@ const sentClip = <Row extends Sent>({
 /** Clips and pictures that families send: taken only while the family allows it, seen by the staff of the child, erased by rule. */
 @Injectable()
 export class ClipsService {
+  /** How many are being taken of a child by this process: few, so that a link in wrong hands fills no disk and keeps nobody waiting. */
+  private readonly taking = new Map<string, number>();
+
   constructor(
     @InjectDataSource() private readonly source: DataSource,
     private readonly files: ClipFilesService,
@@ -63,12 +72,34 @@ export class ClipsService {
     if (before) throw new ProblemException(409, 'This was sent already.');
     if (length !== null && length > clipLimits.bytes) throw tooLarge();
     await this.requireAllowed(clubId, childId, movement);
+    const now = this.taking.get(childId) ?? 0;
+    if (now >= mostTaking) throw new ProblemException(409, 'Other clips of this child are just on their way. Send this one after them.');
+    this.taking.set(childId, now + 1);
+    try {
+      await this.receive({ clubId, childId }, id, { movement, stage: stage ?? null }, file);
+    } finally {
+      const left = (this.taking.get(childId) ?? 1) - 1;
+      if (left > 0) this.taking.set(childId, left);
+      else this.taking.delete(childId);
+    }
+  }
+
+  private async receive(
+    { clubId, childId }: HomeChild,
+    id: string,
+    { movement, stage }: { readonly movement: string; readonly stage: number | null },
+    file: Readable,
+  ): Promise<void> {
     const part = await this.files.receive(file);
     const made = `${this.files.pathOf(this.files.newName())}.new`;
     try {
-      const read = await this.workers.run('readClip', { path: part, to: made, mostSeconds: clipLimits.seconds });
+      const task = { path: part, to: made, mostSeconds: clipLimits.seconds };
+      const read = await this.workers.run('readClip', task, mostReadingSeconds).catch((error: unknown) => {
+        if (error instanceof TookTooLong) return refused<ClipFault>('unreadable');
+        throw error;
+      });
       if (!read.ok) throw new ProblemException(422, faultWords[read.error]);
-      await this.keep({ clubId, childId, id, movement, stage: stage ?? null, made, read: read.value });
+      await this.keep({ clubId, childId, id, movement, stage, made, read: read.value });
     } finally {
       await this.files.remove(part, made);
     }

@@ -8,6 +8,9 @@ import type { Answers, Tasks } from './tasks.js';
 const script = `${root}server/dist/work/worker.js`;
 const mostWaiting = 8;
 
+/** A task was ended because it took longer than it may. */
+export class TookTooLong extends Error {}
+
 @Injectable()
 export class WorkersService implements OnApplicationShutdown {
   private readonly pool = new Piscina({
@@ -23,11 +26,16 @@ export class WorkersService implements OnApplicationShutdown {
     resourceLimits: { maxOldGenerationSizeMb: 1024 },
   });
 
-  /** @throws 503 where too much waits already */
-  async run<Name extends keyof Tasks>(name: Name, task: Tasks[Name]): Promise<Answers[Name]> {
+  /**
+   * @param mostSeconds the thread is ended when it takes longer: of what strangers send, nobody knows how it is read
+   * @throws TookTooLong, and 503 where too much waits already
+   */
+  async run<Name extends keyof Tasks>(name: Name, task: Tasks[Name], mostSeconds?: number): Promise<Answers[Name]> {
+    const signal = mostSeconds === undefined ? undefined : AbortSignal.timeout(mostSeconds * 1000);
     try {
-      return (await this.pool.run(task, { name })) as Answers[Name]; // each task is a function of that name in worker.ts
+      return (await this.pool.run(task, { name, ...(signal ? { signal } : {}) })) as Answers[Name]; // each task is a function of that name in worker.ts
     } catch (error) {
+      if (signal?.aborted) throw new TookTooLong();
       if (
         error instanceof Error &&
         /Task queue is at limit|ERR_WORKER_OUT_OF_MEMORY|terminating worker/i.test(

@@ -6,6 +6,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useParams, useSearchParams } from 'react-router';
 import { useLibrary } from '../queries/library.queries';
 import { api } from '../shared/api';
+import { ChoiceRow, ChoiceRows } from '../shared/choice-row';
 import { Loaded, Message, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
 import { dateText } from '../shared/words';
@@ -35,42 +36,23 @@ function Clips({ clips, library }: { readonly clips: readonly ClipResponse[]; re
       {clip ? (
         <>
           <Panel label={t`Clips`} width={300}>
-            <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+            <ChoiceRows>
               {clips.map((one) => (
-                <li key={one.id}>
-                  <Box
-                    component="button"
-                    type="button"
-                    aria-pressed={one === clip}
-                    onClick={() => {
-                      setSearch({ clip: one.id }, { replace: true });
-                    }}
-                    sx={{
-                      display: 'block',
-                      width: '100%',
-                      textAlign: 'left',
-                      font: 'inherit',
-                      color: palette.ink,
-                      border: 0,
-                      borderTop: `1px solid ${palette.line}`,
-                      borderLeft: `5px solid ${one === clip ? palette.primary : 'transparent'}`,
-                      background: one === clip ? palette.shade : 'none',
-                      px: 1.25,
-                      py: 0.9,
-                      cursor: 'pointer',
-                    }}
-                  >
-                    <strong>{one.childName}</strong>
-                    <div>{library.get(one.movement)?.name ?? one.movement}</div>
-                    <Box sx={{ fontSize: 13.5, color: palette.soft }}>
-                      {one.seenAt === null
-                        ? t`sent ${dateText(one.sentAt.slice(0, 10))}`
-                        : t`looked at ${dateText(one.seenAt.slice(0, 10))}`}
-                    </Box>
+                <ChoiceRow
+                  key={one.id}
+                  isChosen={one === clip}
+                  onChoose={() => {
+                    setSearch({ clip: one.id }, { replace: true });
+                  }}
+                >
+                  <strong>{one.childName}</strong>
+                  <div>{library.get(one.movement)?.name ?? one.movement}</div>
+                  <Box sx={{ fontSize: 13.5, color: palette.soft }}>
+                    {one.seenAt === null ? t`sent ${dateText(one.sentAt.slice(0, 10))}` : t`looked at ${dateText(one.seenAt.slice(0, 10))}`}
                   </Box>
-                </li>
+                </ChoiceRow>
               ))}
-            </Box>
+            </ChoiceRows>
           </Panel>
           <Panel label={t`The clip`} isFirstOnPhone>
             <WatchedClip key={clip.id} clip={clip} movement={library.get(clip.movement) ?? null} />

@@ -9,6 +9,7 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useLocation, useParams } from 'react-router';
 import { ApiError, api } from '../shared/api';
+import { ChoiceRow, ChoiceRows } from '../shared/choice-row';
 import { ButtonLink } from '../shared/button-link';
 import { ChoiceBar } from '../shared/choice-bar';
 import { languageNames } from '../shared/family/languages';
@@ -98,7 +99,7 @@ function Letters({ page, aboutId, back }: { readonly page: LettersToWriteRespons
       {family ? (
         <>
           <Panel label={t`Families`} width={360}>
-            <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+            <ChoiceRows>
               {families.map((one) => (
                 <FamilyLine
                   key={one.childId}
@@ -111,7 +112,7 @@ function Letters({ page, aboutId, back }: { readonly page: LettersToWriteRespons
                   }}
                 />
               ))}
-            </Box>
+            </ChoiceRows>
             {left.length > 1 && !isOwn && (
               <Button
                 fullWidth
@@ -168,37 +169,15 @@ function FamilyLine({
   readonly onChoose: () => void;
 }) {
   return (
-    <li>
-      <Box
-        component="button"
-        type="button"
-        aria-pressed={isChosen}
-        onClick={onChoose}
-        sx={{
-          display: 'block',
-          width: '100%',
-          textAlign: 'left',
-          font: 'inherit',
-          border: 0,
-          borderTop: `1px solid ${palette.line}`,
-          borderLeft: `5px solid ${isChosen ? palette.primary : 'transparent'}`,
-          background: isChosen ? palette.shade : 'none',
-          px: 1.25,
-          py: 0.9,
-          cursor: 'pointer',
-          color: palette.ink,
-          minHeight: 44,
-        }}
-      >
-        <Box sx={{ display: 'flex', gap: 1 }}>
-          <strong>{`${family.givenName} ${family.familyInitial}`}</strong>
-          <Box sx={{ ml: 'auto', fontSize: 13.5, color: palette.soft }}>{languageNames[family.language]}</Box>
-        </Box>
-        <Box sx={{ fontSize: 13.5, color: family.to.length === 0 ? palette.caution : palette.soft }}>
-          {sent ? stateWords(sent) : family.to.length === 0 ? t`no address: copy the text` : kindWords(kind)}
-        </Box>
+    <ChoiceRow isChosen={isChosen} onChoose={onChoose}>
+      <Box sx={{ display: 'flex', gap: 1 }}>
+        <strong>{`${family.givenName} ${family.familyInitial}`}</strong>
+        <Box sx={{ ml: 'auto', fontSize: 13.5, color: palette.soft }}>{languageNames[family.language]}</Box>
       </Box>
-    </li>
+      <Box sx={{ fontSize: 13.5, color: family.to.length === 0 ? palette.caution : palette.soft }}>
+        {sent ? stateWords(sent) : family.to.length === 0 ? t`no address: copy the text` : kindWords(kind)}
+      </Box>
+    </ChoiceRow>
   );
 }
 

@@ -8,6 +8,7 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api } from '../shared/api';
+import { ChoiceRow, ChoiceRows } from '../shared/choice-row';
 import { languageNames } from '../shared/family/languages';
 import { Loaded, Message, Page, Panel, Refused } from '../shared/page';
 import { palette } from '../shared/palette';
@@ -35,44 +36,27 @@ function Mailbox({ page: { isSent, letters } }: { readonly page: LettersResponse
             <Trans>No mail server is set: letters are kept here and go to nobody. Copy them, or set LEITER_SMTP_URL.</Trans>
           </Typography>
         )}
-        <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+        <ChoiceRows>
           {letters.map((one) => (
-            <li key={one.id}>
+            <ChoiceRow
+              key={one.id}
+              isChosen={one === letter}
+              onChoose={() => {
+                setChosen(one.id);
+              }}
+            >
+              <strong>{one.subject}</strong>
               <Box
-                component="button"
-                type="button"
-                aria-pressed={one === letter}
-                onClick={() => {
-                  setChosen(one.id);
-                }}
                 sx={{
-                  display: 'block',
-                  width: '100%',
-                  textAlign: 'left',
-                  font: 'inherit',
-                  color: palette.ink,
-                  border: 0,
-                  borderTop: `1px solid ${palette.line}`,
-                  borderLeft: `5px solid ${one === letter ? palette.primary : 'transparent'}`,
-                  background: one === letter ? palette.shade : 'none',
-                  px: 1.25,
-                  py: 0.9,
-                  cursor: 'pointer',
+                  fontSize: 13.5,
+                  color: one.state === 'failed' || one.state === 'unsure' ? palette.stop : palette.soft,
                 }}
               >
-                <strong>{one.subject}</strong>
-                <Box
-                  sx={{
-                    fontSize: 13.5,
-                    color: one.state === 'failed' || one.state === 'unsure' ? palette.stop : palette.soft,
-                  }}
-                >
-                  {t`family of ${one.childName}`} · {stateWords(one)}
-                </Box>
+                {t`family of ${one.childName}`} · {stateWords(one)}
               </Box>
-            </li>
+            </ChoiceRow>
           ))}
-        </Box>
+        </ChoiceRows>
         {letters.length === 0 && (
           <Message
             title={t`Nothing was written yet`}

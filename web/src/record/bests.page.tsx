@@ -9,6 +9,7 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useLibrary } from '../queries/library.queries';
 import { api } from '../shared/api';
+import { ChoiceRow, ChoiceRows } from '../shared/choice-row';
 import { ButtonLink } from '../shared/button-link';
 import { measureWords, observedSideWords } from '../shared/measure-words';
 import { Loaded, Message, Page, Panel } from '../shared/page';
@@ -54,41 +55,24 @@ function Bests({ bests: { group, lines }, library }: { readonly bests: GroupBest
       {shown ? (
         <>
           <Panel label={t`What was measured`} width={340}>
-            <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+            <ChoiceRows>
               {measured.map(([key, own]) => (
-                <li key={key}>
-                  <Box
-                    component="button"
-                    type="button"
-                    aria-pressed={key === shown[0]}
-                    onClick={() => {
-                      setChosen(key);
-                    }}
-                    sx={{
-                      display: 'flex',
-                      gap: 1,
-                      width: '100%',
-                      minHeight: 40,
-                      alignItems: 'center',
-                      textAlign: 'left',
-                      font: 'inherit',
-                      color: palette.ink,
-                      border: 0,
-                      borderTop: `1px solid ${palette.line}`,
-                      borderLeft: `5px solid ${key === shown[0] ? palette.primary : 'transparent'}`,
-                      background: key === shown[0] ? palette.shade : 'none',
-                      px: 1,
-                      cursor: 'pointer',
-                    }}
-                  >
+                <ChoiceRow
+                  key={key}
+                  isChosen={key === shown[0]}
+                  onChoose={() => {
+                    setChosen(key);
+                  }}
+                >
+                  <Box component="span" sx={{ display: 'flex', gap: 1, alignItems: 'baseline' }}>
                     <span>{own[0] ? nameOf(own[0]) : ''}</span>
                     <Box component="span" sx={{ ml: 'auto', color: palette.soft, fontSize: 13.5, whiteSpace: 'nowrap' }}>
                       {plural(new Set(own.map(({ childId }) => childId)).size, { one: '# child', other: '# children' })}
                     </Box>
                   </Box>
-                </li>
+                </ChoiceRow>
               ))}
-            </Box>
+            </ChoiceRows>
           </Panel>
           <Panel label={t`Everybody’s best`}>
             <Everybody lines={shown[1]} name={shown[1][0] ? nameOf(shown[1][0]) : ''} />

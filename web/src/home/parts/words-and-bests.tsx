@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import type { HomePageResponse, HomeWord } from '@leiter/contract';
-import type { MeasuredLine } from '@leiter/core';
+import { daysBetween, type MeasuredLine } from '@leiter/core';
 import { useState } from 'react';
 import { computerVoice } from '../../shared/voice/computer-voice';
 import { dateText } from '../home-words';
@@ -27,6 +27,7 @@ export function WordsAndBests({ page }: { readonly page: HomePageResponse }) {
                 {line.side !== 'none' && `, ${line.side === 'left' ? t`left` : t`right`}`}
               </span>
               <span className="rest">
+                {isNew(line, page.today) && <span className="there">{t`new best`} </span>}
                 <strong>{valueWords(line)}</strong> <span className="small soft">{dateText(line.best.day)}</span>
               </span>
             </div>
@@ -48,6 +49,10 @@ export function WordsAndBests({ page }: { readonly page: HomePageResponse }) {
     </>
   );
 }
+
+/** A best of the last two weeks that is better than one before it. */
+const isNew = ({ best, points }: MeasuredLine, today: string): boolean =>
+  daysBetween(best.day, today) < 14 && points.some(({ day }) => day < best.day);
 
 function valueWords({ best, measuredIn }: MeasuredLine): string {
   if (measuredIn === 'seconds') return t`${String(Math.round(best.value * 10) / 10)} s`;

@@ -1,11 +1,7 @@
 import { t } from '@lingui/core/macro';
 import Box from '@mui/material/Box';
-import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js';
-import { Bar } from 'react-chartjs-2';
-import { palette, textFont } from '../../shared/palette';
-import { dayText } from '../../shared/words';
-
-Chart.register(BarElement, CategoryScale, LinearScale, Tooltip);
+import { palette } from '../../shared/palette';
+import { WeeksChart } from './weeks-chart';
 
 /** From the lowest grade to the highest, light to dark: told apart in print as well, and named below. */
 const tones = ['#E4DCCA', '#C9D9D6', '#9FC2BF', '#72A5A4', '#4A8687', '#2C6A6F', '#17525C', '#0F3D46', '#0A2A31', '#071D22'];
@@ -22,32 +18,13 @@ export function GradesChart({ days, gradeNames, counts }: Props) {
   const used = gradeNames.flatMap((name, rung) => (counts.some((day) => (day[rung] ?? 0) > 0) ? [{ name, rung }] : []));
   const last = counts.at(-1) ?? [];
   const told = used.map(({ name, rung }) => `${name} ${String(last[rung] ?? 0)}`).join(', ');
-  const ticks = { color: palette.soft, font: { family: textFont, size: 12 } };
   return (
     <>
       <Box sx={{ height: 170 }}>
-        <Bar
-          role="img"
-          aria-label={t`Children by grade, today: ${told}`}
-          data={{
-            labels: days.map(dayText),
-            datasets: used.map(({ name, rung }) => ({
-              label: name,
-              data: counts.map((day) => day[rung] ?? 0),
-              backgroundColor: toneOf(rung),
-              categoryPercentage: 1,
-              barPercentage: 0.96,
-            })),
-          }}
-          options={{
-            animation: false,
-            maintainAspectRatio: false,
-            plugins: { legend: { display: false } },
-            scales: {
-              x: { stacked: true, ticks: { ...ticks, maxTicksLimit: 4, maxRotation: 0 }, grid: { display: false } },
-              y: { stacked: true, ticks: { ...ticks, precision: 0 }, grid: { color: palette.line } },
-            },
-          }}
+        <WeeksChart
+          told={t`Children by grade, today: ${told}`}
+          days={days}
+          layers={used.map(({ name, rung }) => ({ label: name, values: counts.map((day) => day[rung] ?? 0), colour: toneOf(rung) }))}
         />
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1.5, rowGap: 0.25, mt: 0.75, fontSize: 13, color: palette.soft }}>

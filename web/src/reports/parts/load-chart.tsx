@@ -1,12 +1,9 @@
 import { t } from '@lingui/core/macro';
 import Box from '@mui/material/Box';
 import type { WeekLoad } from '@leiter/core';
-import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js';
-import { Bar } from 'react-chartjs-2';
-import { effortColours, palette, textFont } from '../../shared/palette';
+import { effortColours, palette } from '../../shared/palette';
 import { dayText } from '../../shared/words';
-
-Chart.register(BarElement, CategoryScale, LinearScale, Tooltip);
+import { WeeksChart } from './weeks-chart';
 
 const minutes = (seconds: number): number => Math.round(seconds / 60);
 /** The week in which a number was largest. */
@@ -18,7 +15,6 @@ export function LoadChart({ days, loads }: { readonly days: readonly string[]; r
   const ends = days.slice(1);
   const taught = loads.filter(({ classes }) => classes > 0);
   if (taught.length === 0) return <Box sx={{ fontSize: 14, color: palette.soft }}>{t`No planned class was taught.`}</Box>;
-  const ticks = { color: palette.soft, font: { family: textFont, size: 12 } };
   const mean = (of: (load: WeekLoad) => number): number => taught.reduce((sum, load) => sum + of(load), 0) / taught.length;
   const landing = most(loads, ({ landings }) => landings);
   const hands = most(loads, ({ handsSeconds }) => handsSeconds);
@@ -26,37 +22,17 @@ export function LoadChart({ days, loads }: { readonly days: readonly string[]; r
   return (
     <>
       <Box sx={{ height: 120 }}>
-        <Bar
-          role="img"
-          aria-label={told}
-          data={{
-            labels: ends.map(dayText),
-            datasets: [
-              {
-                label: t`hard minutes`,
-                data: loads.map(({ hardSeconds }) => minutes(hardSeconds)),
-                backgroundColor: effortColours[3],
-                categoryPercentage: 1,
-                barPercentage: 0.9,
-              },
-              {
-                label: t`other minutes`,
-                data: loads.map(({ movingSeconds, hardSeconds }) => minutes(movingSeconds - hardSeconds)),
-                backgroundColor: effortColours[0],
-                categoryPercentage: 1,
-                barPercentage: 0.9,
-              },
-            ],
-          }}
-          options={{
-            animation: false,
-            maintainAspectRatio: false,
-            plugins: { legend: { display: false } },
-            scales: {
-              x: { stacked: true, ticks: { ...ticks, maxTicksLimit: 4, maxRotation: 0 }, grid: { display: false } },
-              y: { stacked: true, ticks: { ...ticks, precision: 0 }, grid: { color: palette.line } },
+        <WeeksChart
+          told={told}
+          days={ends}
+          layers={[
+            { label: t`hard minutes`, values: loads.map(({ hardSeconds }) => minutes(hardSeconds)), colour: effortColours[3] },
+            {
+              label: t`other minutes`,
+              values: loads.map(({ movingSeconds, hardSeconds }) => minutes(movingSeconds - hardSeconds)),
+              colour: effortColours[0],
             },
-          }}
+          ]}
         />
       </Box>
       <Box sx={{ fontSize: 13.5, color: palette.soft, mt: 0.5 }}>
