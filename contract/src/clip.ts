@@ -4,9 +4,6 @@ import { IsInt, Matches, Max, Min } from 'class-validator';
 import { notAMovement, slug } from './names.js';
 import { MayBeLeftOut } from './optional.js';
 
-/** What a clip may be: told before it is sent, held by the server. */
-export const clipLimits = { seconds: 60, bytes: 60 * 1024 * 1024, days: 60, atOnce: 12 } as const;
-
 /** Which movement a clip shows; told in the address, the body being the file. */
 export class ClipQuery {
   @Matches(slug, { message: notAMovement })

@@ -14,7 +14,7 @@ export {
   type LettersResponse,
   type LettersToWriteResponse,
 } from './letter.js';
-export { clipLimits, ClipQuery, type ClipResponse, type SentClip } from './clip.js';
+export { ClipQuery, type ClipResponse, type SentClip } from './clip.js';
 export { MakeClubRequest } from './club.js';
 export {
   AcceptInvitationRequest,

@@ -194,6 +194,7 @@ export { musicStops, type MusicStop } from './timing/music-stops.js';
 export { musicNow, type MusicNow } from './pacing/music-now.js';
 export { metres, strokesBetween, tappedBpm, type Drum, type Metre } from './voice/drum-pattern.js';
 export { chaptersAsList, chaptersAsVtt, chaptersOf, type Titled } from './pacing/chapters.js';
+export { clipLimits } from './home-task/clip-limits.js';
 export {
   practiceAt,
   practiceCues,

@@ -129,6 +129,12 @@ test('A clip from a phone: sent once it is allowed, watched picture by picture, 
   await expect(page.getByRole('list', { name: 'Marks given from clips' })).toContainText(/alone.*Straight arms: good/);
   await expectNothingInTheWay(page);
 
+  // erasing it asks for the name first
+  await page.getByRole('button', { name: 'Erase the clip now' }).click();
+  const asked = page.getByRole('dialog', { name: 'Erase this clip for good?' });
+  await expect(asked.getByRole('button', { name: 'Erase for good' })).toBeDisabled();
+  await asked.getByRole('button', { name: 'Cancel' }).click();
+
   // the family sees that it was looked at, and what was written; taken back it is gone for the club as well
   await phone.reload();
   await expect(clips).toContainText('looked at on');

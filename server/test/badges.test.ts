@@ -56,7 +56,7 @@ const picture = async (id: string): Promise<string> => {
   return answer.text();
 };
 
-/** Copies of what the standard publishes. */
+/** Copies of the published contexts, and a schema written from the tables of the specification. */
 const kept = async (name: string) => JSON.parse(await readFile(`${root}server/test/fixtures/open-badges/${name}.json`, 'utf8'));
 
 describe('a badge', () => {

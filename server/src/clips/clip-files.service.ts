@@ -4,7 +4,7 @@ import { mkdir, readdir, rename, rm, stat, statfs } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Transform, type Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { clipLimits } from '@leiter/contract';
+import { clipLimits } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { ProblemException } from '../http/problem.js';
 import { root } from '../root.js';

@@ -1,6 +1,6 @@
 import type { Readable } from 'node:stream';
-import { clipLimits, type ClipQuery, type ClipResponse, type SentClip } from '@leiter/contract';
-import { addDays, refused } from '@leiter/core';
+import type { ClipQuery, ClipResponse, SentClip } from '@leiter/contract';
+import { addDays, clipLimits, refused } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager } from 'typeorm';

@@ -1,8 +1,8 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import type { FamilyLanguage, HomePageResponse } from '@leiter/contract';
+import type { HomePageResponse } from '@leiter/contract';
 import { useCallback, useEffect, useState } from 'react';
-import { languageNames } from '../shared/family/languages';
+import { familyLanguages, languageNames } from '../shared/family/languages';
 import { LadderMark } from '../shared/ladder-mark';
 import { i18n } from '../shared/texts';
 import { freshPage, HomeRefused, keptPage, sendWaiting, tellHome, type Tell } from './home-client';
@@ -19,7 +19,6 @@ import { WhoLooked } from './parts/who-looked';
 import { WordsAndBests } from './parts/words-and-bests';
 
 const againMilliseconds = 8000;
-const familyLanguages = ['en', 'de', 'fr'] as const satisfies readonly FamilyLanguage[];
 
 /** The page of a family, on a phone: what comes, what is practised, how far the child is. The link is all it needs. */
 export function HomePage() {

@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useFieldArray } from 'react-hook-form';
 import { changeChild } from '../../queries/children.queries';
-import { languageNames } from '../../shared/family/languages';
+import { familyLanguages, languageNames } from '../../shared/family/languages';
 import { FormDialog } from '../../shared/form-dialog';
 import { FormField } from '../../shared/form-field';
 import { palette } from '../../shared/palette';
@@ -82,7 +82,6 @@ interface Line {
 }
 
 const mostContacts = 4;
-const familyLanguages = ['en', 'de', 'fr'] as const satisfies readonly FamilyLanguage[];
 
 function ContactsForm({
   childId,

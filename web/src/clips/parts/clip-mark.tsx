@@ -37,7 +37,8 @@ export function ClipMark({ clip, movement }: { readonly clip: ClipResponse; read
     stage: clip.stage,
     side,
     mark,
-    help: mark === 'with-help' ? 'hands-on' : null,
+    // how it was helped, a clip does not say
+    help: null,
     measure: {},
     faults: [],
     note: note.trim(),

@@ -6,12 +6,12 @@ import Typography from '@mui/material/Typography';
 import type { ClipResponse } from '@leiter/contract';
 import type { Movement } from '@leiter/core';
 import { useMutation } from '@tanstack/react-query';
-import { useRef } from 'react';
+import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { useMay } from '../../queries/may';
 import { api } from '../../shared/api';
+import { EraseForGood } from '../../shared/erase-for-good';
 import { KeysHelp } from '../../shared/keys-help';
-import { Refused } from '../../shared/page';
 import { palette } from '../../shared/palette';
 import { queryClient } from '../../shared/query-client';
 import { TurnableFigure } from '../../shared/turnable-figure';
@@ -33,6 +33,7 @@ const keys: readonly (readonly [string, string])[] = [
 export function WatchedClip({ clip, movement }: { readonly clip: ClipResponse; readonly movement: Movement | null }) {
   const player = useRef<Player>(null);
   const may = useMay();
+  const [isErasing, setErasing] = useState(false);
   const erase = useMutation({
     mutationFn: () => api<undefined>('DELETE', `clips/${clip.id}`),
     onSuccess: () => queryClient.invalidateQueries({ queryKey: ['clips'] }),
@@ -57,7 +58,6 @@ export function WatchedClip({ clip, movement }: { readonly clip: ClipResponse; r
         </Box>
         <KeysHelp keys={keys} />
       </Box>
-      <Refused error={erase.error} />
       <Box sx={{ display: 'flex', gap: 2.5, flexWrap: 'wrap', alignItems: 'flex-start' }}>
         <ClipPlayer ref={player} clip={clip} />
         {movement && (
@@ -87,11 +87,27 @@ export function WatchedClip({ clip, movement }: { readonly clip: ClipResponse; r
           sx={{ mt: 2.5 }}
           disabled={erase.isPending}
           onClick={() => {
-            if (window.confirm(t`Erase this clip for good?`)) erase.mutate();
+            setErasing(true);
           }}
         >
           <Trans>Erase the clip now</Trans>
         </Button>
+      )}
+      {isErasing && (
+        <EraseForGood
+          title={t`Erase this clip for good?`}
+          name={clip.childName}
+          error={erase.error}
+          isPending={erase.isPending}
+          onErase={() => {
+            erase.mutate();
+          }}
+          onClose={() => {
+            setErasing(false);
+          }}
+        >
+          <Trans>The clip goes, and nobody can bring it back. The marks that were given from it stay.</Trans>
+        </EraseForGood>
       )}
     </Box>
   );

@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import type { ClubLookRequest, ClubLookResponse } from '@leiter/contract';
 import { contrast, isColour, type Colour } from '@leiter/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { useId } from 'react';
+import { useEffect, useId, useRef } from 'react';
 import { api } from '../../shared/api';
 import { FileButton } from '../../shared/file-button';
 import { Refused } from '../../shared/page';
@@ -111,6 +111,20 @@ function ColourField({
   readonly onSet: (to: Colour | null) => void;
 }) {
   const id = useId();
+  const input = useRef<HTMLInputElement>(null);
+  const shown = value ?? standard;
+  // stored when the choice is closed, not at each shade on the way: React's own event comes at each
+  useEffect(() => {
+    const { current } = input;
+    const chosen = (): void => {
+      const to = current?.value ?? '';
+      if (isColour(to) && to !== shown) onSet(to);
+    };
+    current?.addEventListener('change', chosen);
+    return () => {
+      current?.removeEventListener('change', chosen);
+    };
+  }, [onSet, shown]);
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.25, fontSize: 14.5 }}>
       <label htmlFor={id} style={{ width: 112 }}>
@@ -118,14 +132,10 @@ function ColourField({
       </label>
       <input
         id={id}
-        // what is chosen is stored when the choice is closed, not at each shade on the way
-        key={value ?? standard}
+        ref={input}
+        key={shown}
         type="color"
-        defaultValue={value ?? standard}
-        onBlur={(event) => {
-          const chosen = event.target.value;
-          if (isColour(chosen) && chosen !== (value ?? standard)) onSet(chosen);
-        }}
+        defaultValue={shown}
         style={{ width: 54, height: 36, padding: 2, border: `1px solid ${palette.line}`, borderRadius: 6, background: '#FFFFFF' }}
       />
       {value !== null && (

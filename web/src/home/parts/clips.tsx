@@ -1,12 +1,11 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import type { HomePageResponse, SentClip } from '@leiter/contract';
+import { clipLimits } from '@leiter/core';
 import { useId, useState } from 'react';
 import { sendClip, type Tell } from '../home-client';
 import { dateText } from '../home-words';
 import { Section } from './section';
-
-const limits = { seconds: 60, bytes: 60 * 1024 * 1024 } as const;
 
 /** A clip of what the next grade asks, sent to be looked at; what was sent, and taken back. */
 export function Clips({
@@ -158,10 +157,10 @@ function Send({
 
 /** What can be told before sixty megabytes are sent; null where it may be sent. The server looks again. */
 async function faultOf(file: File): Promise<string | null> {
-  if (file.size > limits.bytes) return t`This file is larger than 60 MB. Film a shorter piece, or with less detail.`;
+  if (file.size > clipLimits.bytes) return t`This file is larger than 60 MB. Film a shorter piece, or with less detail.`;
   if (!file.type.startsWith('video/')) return null;
   const seconds = await lengthOf(file);
-  return seconds !== null && seconds > limits.seconds + 1
+  return seconds !== null && seconds > clipLimits.seconds + 1
     ? t`This is longer than a minute. Cut it on the phone, or film a shorter piece.`
     : null;
 }
