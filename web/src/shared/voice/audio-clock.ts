@@ -1,26 +1,42 @@
 const windowMilliseconds = 5000;
+/** Followed by a hundredth of the time that passed: nobody hears that as another tempo. */
+const mostSlew = 0.01;
+/** In one reading by no more than this, however long ago the last one was. */
+const mostStepSeconds = 0.02;
+/** Further off, it stood still or slept: it is set anew. */
+const jumpSeconds = 0.25;
 
 /**
  * Says when, on the clock of the sound card, a moment of the page's clock is. The sound card's clock is read in steps and late, never
- * early: the earliest of the last seconds is right. It may run faster or slower than the page's; that is followed.
+ * early: the earliest of the last seconds is right. It may run faster or slower than the page's, or stand still for a moment; that is
+ * followed a little at a time, so that what is on a beat stays even, and at once where it is far off.
  */
 export class AudioClock {
   private readings: { readonly at: number; readonly offset: number }[] = [];
+  private followed: number | null = null;
 
   /** Takes a reading. @param now milliseconds of the page's clock @param audioSeconds of the sound card's */
   read(now: number, audioSeconds: number): void {
+    const passed = (now - (this.readings.at(-1)?.at ?? now)) / 1000;
     const offset = audioSeconds - now / 1000;
     this.readings = [...this.readings.filter(({ at }) => now - at < windowMilliseconds), { at: now, offset }];
+    const right = Math.max(...this.readings.map((one) => one.offset));
+    if (this.followed === null || Math.abs(right - this.followed) > jumpSeconds) {
+      this.followed = right;
+      return;
+    }
+    const most = Math.min(mostStepSeconds, mostSlew * passed);
+    this.followed += Math.max(-most, Math.min(most, right - this.followed));
   }
 
   /** What was read no longer holds: the sound card stood still. */
   forget(): void {
     this.readings = [];
+    this.followed = null;
   }
 
   /** @returns seconds of the sound card's clock; null as long as nothing was read */
   audioAt(now: number): number | null {
-    if (this.readings.length === 0) return null;
-    return now / 1000 + Math.max(...this.readings.map(({ offset }) => offset));
+    return this.followed === null ? null : now / 1000 + this.followed;
   }
 }

@@ -24,8 +24,8 @@ export interface Part {
   readonly utterances: readonly Utterance[];
 }
 
-/** Looked so far ahead: a main thread that is busy for a third of a second makes nothing late. What is on the clock can be taken off. */
-const aheadSeconds = 0.4;
+/** Looked so far ahead: a page that is busy or kept waiting for two thirds of a second makes nothing late. What is on the clock can be taken off. */
+const aheadSeconds = 0.7;
 /** Moved by less, the item's clock is the same: readings of two clocks differ by some milliseconds. */
 const sameSeconds = 0.03;
 /** A hair of silence between two: the clocks move against each other by less. */
