@@ -1,10 +1,12 @@
 const windowMilliseconds = 5000;
-/** Followed by a hundredth of the time that passed: nobody hears that as another tempo. */
-const mostSlew = 0.01;
+/** What it is off by is followed within about so many seconds … */
+const followSeconds = 10;
+/** … by no more than this share of the time that passed: hardly anybody hears that as another tempo. */
+const mostSlew = 0.02;
 /** In one reading by no more than this, however long ago the last one was. */
 const mostStepSeconds = 0.02;
 /** Further off, it stood still or slept: it is set anew. */
-const jumpSeconds = 0.25;
+const jumpSeconds = 0.5;
 
 /**
  * Says when, on the clock of the sound card, a moment of the page's clock is. The sound card's clock is read in steps and late, never
@@ -25,8 +27,9 @@ export class AudioClock {
       this.followed = right;
       return;
     }
-    const most = Math.min(mostStepSeconds, mostSlew * passed);
-    this.followed += Math.max(-most, Math.min(most, right - this.followed));
+    const off = right - this.followed;
+    const most = Math.min(mostStepSeconds, passed * Math.min(mostSlew, Math.abs(off) / followSeconds));
+    this.followed += Math.sign(off) * most;
   }
 
   /** What was read no longer holds: the sound card stood still. */
