@@ -28,6 +28,7 @@ export {
   type PersonResponse,
   type Role,
 } from './person.js';
+export { paperWithProgress, type PaperLine } from './paper.js';
 export { PresenceRequest, topics, type LiveEvent, type Presence, type Topic } from './live.js';
 export { Household, QuietHours, adultPlaces, type AdultPlace } from './household.js';
 export {
@@ -63,7 +64,15 @@ export {
   type SyllabusResponse,
 } from './syllabus.js';
 export { SpreadsheetRequest, type ChildrenImportResponse } from './spreadsheet.js';
-export { LibraryFile, ChangeMovementRequest, SaveMovementRequest, type LibraryImportResponse, type MovementResponse } from './library.js';
+export {
+  LibraryFile,
+  ChangeMovementRequest,
+  SaveMovementRequest,
+  SavePhraseRequest,
+  type LibraryImportResponse,
+  type MovementResponse,
+  type PhraseResponse,
+} from './library.js';
 export { PlanDocument, SavePlanRequest } from './class-plan.js';
 export { doseClassNames, doseRule } from './dose.js';
 export { SaveTemplateRequest, type TemplateResponse } from './plan-template.js';

@@ -7,8 +7,8 @@ export const familyLanguages = ['en', 'de', 'fr'] as const;
 /** In which a family reads its page and is written to. */
 export type FamilyLanguage = (typeof familyLanguages)[number];
 
-export const letterKinds = ['before', 'after', 'missed', 'grading', 'link', 'own'] as const;
-/** What a letter is about: a class to come, one that was, one that was missed, a grading day, the link of the page, or anything else. */
+export const letterKinds = ['before', 'after', 'missed', 'ready', 'grading', 'link', 'own'] as const;
+/** What a letter is about: a class to come, one that was, one that was missed, being ready for a grading day, being entered for it, the link of the page, or anything else. */
 export type LetterKind = (typeof letterKinds)[number];
 
 /** A letter to the family of one child; its id is made by who writes it, so that sending it twice sends it once. */

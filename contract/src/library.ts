@@ -1,5 +1,5 @@
-import type { LibraryCare, LibraryChanges, Movement } from '@leiter/core';
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsObject } from 'class-validator';
+import type { LibraryCare, LibraryChanges, Movement, WrittenPhrase } from '@leiter/core';
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsObject, Min, ValidateIf } from 'class-validator';
 import { MayBeLeftOut } from './optional.js';
 import { Line } from './text.js';
 
@@ -24,6 +24,26 @@ export interface LibraryImportResponse extends LibraryChanges, LibraryCare {
 export class SaveMovementRequest {
   @IsObject({ message: 'This is missing.' })
   movement!: object;
+}
+
+/** The steps of an entry, on top of a version of them; null takes them away. They are checked as those of a file are. */
+export class SavePhraseRequest {
+  @IsInt({ message: 'Which version?' })
+  @Min(0, { message: 'Which version?' })
+  version!: number;
+
+  @ValidateIf((_object: object, value: unknown) => value !== null)
+  @IsObject({ message: 'The steps are missing.' })
+  phrase!: object | null;
+}
+
+/** The steps of an entry as they are stored. */
+export interface PhraseResponse {
+  /** 0 for steps that nobody wrote anew since they were there. */
+  readonly version: number;
+  readonly phrase: WrittenPhrase | null;
+  /** Who saved them here; null where they came with the entry. */
+  readonly savedBy: string | null;
 }
 
 /** What a club does with an entry without writing it anew; only what is to be changed. */

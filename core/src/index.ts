@@ -273,6 +273,7 @@ export {
   type AdultNeed,
   type Needs,
   type Prerequisite,
+  type TermVariant,
 } from './movement/movement.js';
 export { levels, postures, type Level, type Posture } from './movement/posture.js';
 export { homeTaskBar, homeTaskSeconds, proposeHomeTask, usualHomeTaskSeconds, type HomeTaskBar } from './home-task/home-task.js';

@@ -1,4 +1,5 @@
-import type { Page } from '@playwright/test';
+import { movementCopies, type NamingEntry } from '@leiter/core/testing';
+import type { Browser, BrowserContext, Page } from '@playwright/test';
 import { expect, openToday, settled, signIn, test, ask } from '../tests/leiter.js';
 import { tell } from './tell.js';
 
@@ -33,6 +34,25 @@ function noteUsable(): void {
   requestAnimationFrame(look);
 }
 
+type Session = Awaited<ReturnType<BrowserContext['storageState']>>;
+
+/** How long a page takes to open in a browser that has never been there, eight times after one that does not count. */
+async function openings(browser: Browser, session: Session, url: string): Promise<readonly number[]> {
+  const taken: number[] = [];
+  for (let run = 0; run < 9; run += 1) {
+    // a context of its own has nothing in its cache
+    const context = await browser.newContext({ storageState: session });
+    const fresh = await context.newPage();
+    await fresh.addInitScript(noteUsable);
+    await fresh.goto(url, { waitUntil: 'commit' });
+    // nothing is asked of the page meanwhile: that would be measured too
+    await fresh.waitForTimeout(2500);
+    taken.push(await fresh.evaluate(() => (window as unknown as { usable: number }).usable));
+    await context.close();
+  }
+  return taken.slice(1);
+}
+
 test('Every page, opened by a browser that has never been there', async ({ browser, page, leiter }) => {
   test.setTimeout(600_000);
   await signIn(page, leiter, 'owner');
@@ -54,20 +74,27 @@ test('Every page, opened by a browser that has never been there', async ({ brows
   };
   const session = await page.context().storageState();
   for (const [name, address] of Object.entries(addresses)) {
-    const taken: number[] = [];
-    for (let run = 0; run < 9; run += 1) {
-      // a context of its own has nothing in its cache
-      const context = await browser.newContext({ storageState: session });
-      const fresh = await context.newPage();
-      await fresh.addInitScript(noteUsable);
-      await fresh.goto(leiter.url + address, { waitUntil: 'commit' });
-      // nothing is asked of the page meanwhile: that would be measured too
-      await fresh.waitForTimeout(2500);
-      taken.push(await fresh.evaluate(() => (window as unknown as { usable: number }).usable));
-      await context.close();
-    }
-    tell(`${name}: from nothing to what one can use`, taken.slice(1), 800);
+    tell(`${name}: from nothing to what one can use`, await openings(browser, session, leiter.url + address), 800);
   }
+});
+
+test('The library with 3,000 entries', async ({ browser, page, leiter }) => {
+  test.setTimeout(300_000);
+  await signIn(page, leiter, 'owner');
+  const { format, movements } = await ask<{ readonly format: string; readonly movements: readonly NamingEntry[] }>(page, 'library/export');
+  const data = { format, movements: movementCopies(movements, 3000 - movements.length) };
+  const headers = { origin: leiter.url };
+  const taken = await page.request.post(`${leiter.url}/api/library/import`, { data, headers });
+  expect(taken.status()).toBe(200);
+  const all = movements.length + data.movements.length;
+  const session = await page.context().storageState();
+  tell(
+    `library with ${all.toLocaleString('en-GB')} entries: from nothing to what one can use`,
+    await openings(browser, session, `${leiter.url}/library`),
+    700,
+  );
+  const { importId } = (await taken.json()) as { readonly importId: string };
+  expect((await page.request.delete(`${leiter.url}/api/library/imports/${importId}`, { headers })).status()).toBe(204);
 });
 
 /** From now on the page keeps how long it takes from an event to what it paints. */

@@ -1,7 +1,16 @@
 import { ask, expect, signIn, test } from './leiter.js';
 
 interface GradingPage {
-  readonly marks: readonly { readonly examinerId: string; readonly childId: string }[];
+  readonly grading: { readonly id: string };
+  readonly people: readonly { readonly id: string; readonly name: string }[];
+  readonly marks: readonly {
+    readonly examinerId: string;
+    readonly childId: string;
+    readonly requirementId: string;
+    readonly side: string | null;
+    readonly mark: string;
+    readonly givenAt: string;
+  }[];
   readonly children: readonly {
     readonly childId: string;
     readonly name: string;
@@ -110,4 +119,61 @@ test('A grading day from the timetable to the grade: two examiners, one of them 
     `children/${ilse?.childId ?? ''}`,
   );
   expect(child.ladders[0]?.earned.some(({ grade }) => grade.id === ilse?.gradeId)).toBe(false);
+});
+
+test('Two examiners who both lose the connection mark on, and every mark of both arrives once', async ({ page, browser, leiter }) => {
+  await signIn(page, leiter, 'owner');
+  const { today, person } = await ask<{ readonly today: string; readonly person: { readonly id: string } }>(page, 'session');
+  const send = async (method: 'post' | 'put' | 'patch', path: string, data: object): Promise<GradingPage> => {
+    const answer = await page.request[method](`${leiter.url}/api/gradings${path}`, { data, headers: { origin: leiter.url } });
+    expect(answer.ok(), await answer.text()).toBe(true);
+    return (await answer.json()) as GradingPage;
+  };
+  const made = await send('post', '', { programme: 'gymnastics', day: today, startsAt: '15:00' });
+  const { id } = made.grading;
+  const ilse = made.children.find(({ name }) => name === 'Ilse R.');
+  const runa = made.people.find(({ name }) => name.startsWith('Runa'));
+  await send('put', `/${id}/children/${ilse?.childId ?? ''}`, { size: '' });
+  await send('patch', `/${id}`, { examinerIds: [person.id, runa?.id] });
+  const second = await browser.newContext();
+  const other = await second.newPage();
+  await signIn(other, leiter, 'assistant');
+  const both = [
+    { sheet: page, keys: ['4', '3', '2'] },
+    { sheet: other, keys: ['2', '2', '4'] },
+  ];
+  for (const { sheet } of both) {
+    await sheet.goto(`${leiter.url}/gradings/${id}?step=marks`);
+    await sheet.getByRole('region', { name: 'Sheets' }).getByRole('button', { name: /^Ilse/ }).click();
+    await expect(sheet.getByRole('gridcell').nth(2)).toBeVisible();
+    await sheet.context().setOffline(true);
+  }
+  for (const { sheet, keys } of both) {
+    await sheet.getByRole('gridcell').first().click();
+    for (const key of keys) {
+      await sheet.keyboard.press(key);
+      await sheet.keyboard.press('ArrowDown');
+    }
+    await expect(sheet.getByText('No connection.')).toBeVisible();
+  }
+  // one changes a mark while it is still in the browser
+  await other.getByRole('gridcell').nth(1).click();
+  await other.keyboard.press('3');
+  await Promise.all(both.map(({ sheet }) => sheet.context().setOffline(false)));
+
+  // every press is a mark of its own, once; of a place the last one counts
+  const marksOf = async (examiner: string | undefined): Promise<GradingPage['marks']> =>
+    (await ask<GradingPage>(page, `gradings/${id}`)).marks.filter(({ examinerId }) => examinerId === examiner);
+  await expect.poll(async () => [(await marksOf(person.id)).length, (await marksOf(runa?.id)).length], { timeout: 30_000 }).toEqual([3, 4]);
+  const words = async (examiner: string | undefined): Promise<readonly string[]> => {
+    const marks = (await marksOf(examiner)).toSorted((one, other) => one.givenAt.localeCompare(other.givenAt));
+    return [...new Map(marks.map(({ requirementId, side, mark }) => [`${requirementId} ${side ?? ''}`, mark])).values()];
+  };
+  expect([await words(person.id), await words(runa?.id)]).toEqual([
+    ['clean', 'alone', 'with-help'],
+    ['with-help', 'alone', 'clean'],
+  ]);
+  // each sees what the other wrote meanwhile
+  for (const { sheet } of both) await expect(sheet.getByText('you differ')).toHaveCount(2);
+  await second.close();
 });

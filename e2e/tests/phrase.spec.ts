@@ -3,6 +3,7 @@ import { startTeaching, storePlan } from './teach-page.js';
 
 test('An eight is written by keys, what cannot be danced is named at its count, it goes over the floor to both sides, and stays', async ({
   page,
+  browser,
   leiter,
 }) => {
   await signIn(page, leiter, 'dance');
@@ -58,39 +59,53 @@ test('An eight is written by keys, what cannot be danced is named at its count, 
   // too quick for an “and” between three and four
   expect(said[11]).toBe('four');
 
-  // a line that cannot be read is named, and nothing of it is saved
-  await page.getByLabel('The steps').fill(`${eight.replace('4 R', '4 L')}\n1 R tuch`);
+  // a line that cannot be read is named, and nobody else is shown it
+  const field = page.getByLabel('The steps');
+  const saved = page.getByRole('status').filter({ hasText: /^saved$/ });
+  const right = eight.replace('4 R', '4 L');
+  await field.fill(right);
+  await expect(saved).toBeVisible();
+  await field.fill(`${right}\n1 R tuch`);
   await expect(page.getByRole('alert')).toContainText('Line 2: “tuch” is not known beside a foot');
-  await expect(page.getByRole('button', { name: 'Save' })).toBeDisabled();
-  // what was written and not saved is there again after a reload
+  await expect(page.getByText('not saved: kept in this browser until every line can be read')).toBeVisible();
+  const stored = async () =>
+    (await ask<{ readonly phrase: { readonly text: string } | null }>(page, 'library/rhythm-clap/phrase')).phrase?.text;
+  expect(await stored()).toBe(right);
+  // what was written and not saved is there again after a reload, and undo reaches back over it
+  page.once('dialog', (dialog) => void dialog.accept());
   await page.reload();
   await expect(page.getByRole('alert')).toContainText('“tuch”');
-  await page.getByLabel('The steps').fill(eight.replace('4 R', '4 L'));
-  await page.keyboard.press('Control+s');
-  await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
-  await page.reload();
-  await expect(counts).toHaveCount(9);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(field).toHaveValue(right);
+  await page.getByRole('button', { name: 'Do again' }).click();
+  await expect(page.getByRole('alert')).toContainText('“tuch”');
+  await field.press('Control+z');
+  await expect(field).toHaveValue(right);
+  await expect(saved).toBeVisible();
 
-  // where somebody else saved meanwhile one decides; what is written can be left, and taken away whole
-  const other = await page.context().newPage();
+  // somebody else sees it as it is written; where both write, one decides and both are shown
+  const second = await browser.newContext();
+  const other = await second.newPage();
+  await signIn(other, leiter, 'owner');
   await other.goto(page.url());
-  await other.getByLabel('The steps').fill('1 R side, 2 L close');
-  await page.getByLabel('The steps').fill('1 L side, 2 R close');
-  await other.getByRole('button', { name: 'Save' }).click();
-  await expect(other.getByRole('button', { name: 'Saved' })).toBeVisible();
-  await page.getByLabel('The steps').press('Control+s');
-  await expect(page.getByText('Somebody saved other steps meanwhile.')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Save' })).toBeDisabled();
-  await page.getByRole('button', { name: 'Take theirs' }).click();
-  await expect(page.getByLabel('The steps')).toHaveValue('1 R side, 2 L close');
-  await page.getByLabel('The steps').fill('');
-  await page.getByRole('button', { name: 'Leave it as it was' }).click();
-  await expect(counts).toHaveCount(2);
-  await page.getByLabel('The steps').fill('');
-  await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
-  await other.reload();
-  await expect(other.getByText('Nothing to show yet')).toBeVisible();
+  await expect(other.getByLabel('The steps')).toHaveValue(right);
+  await field.fill('1 R side, 2 L close');
+  await expect(other.getByLabel('The steps')).toHaveValue('1 R side, 2 L close');
+  await expect(other.getByRole('status').filter({ hasText: 'changed it: shown' })).toBeVisible();
+  await second.setOffline(true);
+  await other.getByLabel('The steps').fill('1 L side, 2 R close');
+  await expect(other.getByRole('status').filter({ hasText: 'kept here, saved when there is an answer' })).toBeVisible();
+  await field.fill('1 R side, 2 L close, 3 R fwd');
+  await expect(saved).toBeVisible();
+  await second.setOffline(false);
+  await expect(other.getByText(/ saved other steps meanwhile\.$/)).toBeVisible({ timeout: 15_000 });
+  await expect(other.getByLabel('What is stored')).toHaveText('1 R side, 2 L close, 3 R fwd');
+  await other.getByRole('button', { name: 'Go on with mine' }).click();
+  await expect(field).toHaveValue('1 L side, 2 R close');
+  await second.close();
+  await field.fill('');
+  await expect(page.getByText('Nothing to show yet')).toBeVisible();
+  await expect.poll(stored).toBeUndefined();
 });
 
 test('Teach shows what is done on a count and what comes next, to the side that works', async ({ page, leiter }) => {
@@ -174,7 +189,6 @@ test('A step on the wrong foot is mended by one press, the figure walks it, and 
   await page.getByRole('button', { name: 'Write it into the steps' }).click();
   await expect(page.getByLabel('The steps')).toHaveValue('1 R fwd, 2 L fwd, 3 L hop, & R fwd');
   await expect(mend).toHaveCount(0);
-  await page.getByRole('button', { name: 'Leave it as it was' }).click();
 });
 
 test('A phrase is built up part by part in the time it has, and an eight is done again and again while the class waits', async ({

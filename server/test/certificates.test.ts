@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { paperWithProgress, type PaperLine } from '@leiter/contract';
 import { addDays } from '@leiter/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { certificatesDocument, type Certificate } from '../src/certificates/certificate-paper.js';
@@ -20,14 +21,29 @@ beforeAll(async () => {
 });
 afterAll(() => club.close());
 
-/** A PDF and how many pages it has. */
-const printed = async (path: string, agent: Agent = tomasz): Promise<number> => {
-  const answer = await agent.get(path).buffer().parse(asBuffer).expect(200).expect('content-type', 'application/pdf');
-  const pdf = (answer.body as Buffer).toString('latin1');
+/** How many pages a PDF in our fonts has. */
+const pagesOf = (file: Buffer): number => {
+  const pdf = file.toString('latin1');
   expect(pdf.slice(0, 5)).toBe('%PDF-');
   expect(pdf).toMatch(/BricolageGrotesque/);
   return pdf.match(/\/Type \/Page\b/g)?.length ?? 0;
 };
+
+const printed = async (path: string, agent: Agent = tomasz): Promise<number> =>
+  pagesOf((await agent.get(path).buffer().parse(asBuffer).expect(200).expect('content-type', 'application/pdf')).body as Buffer);
+
+/** The lines of an answer that says how far it is, and what comes after them. */
+function partsOf(answer: Buffer): { readonly lines: readonly PaperLine[]; readonly file: Buffer } {
+  const lines: PaperLine[] = [];
+  let from = 0;
+  for (;;) {
+    const end = answer.indexOf('\n', from);
+    const line = JSON.parse(answer.subarray(from, end).toString()) as PaperLine;
+    lines.push(line);
+    from = end + 1;
+    if (!('set' in line)) return { lines, file: answer.subarray(from) };
+  }
+}
 
 describe('a certificate', () => {
   it('is one page for a grade that a child has, and is not there for one that it has not', async () => {
@@ -55,6 +71,27 @@ describe('a certificate', () => {
       expect((await tomasz.get(`/api/groups/${award.group_id}/certificates?since=${since}`).expect(422)).body.errors[0].field).toBe(
         'since',
       );
+  });
+
+  it('says how far it is while it is made, and comes whole', async () => {
+    const { body } = await tomasz
+      .get(`/api/groups/${award.group_id}/certificates?since=${addDays(today, -400)}`)
+      .set('accept', paperWithProgress)
+      .buffer(true)
+      .parse(asBuffer)
+      .expect(200)
+      .expect('content-type', paperWithProgress);
+    const { lines, file } = partsOf(body as Buffer);
+    const [first] = lines;
+    expect(first).toMatchObject({ set: 0, of: expect.any(Number) });
+    expect(lines.at(-1)).toEqual({ name: expect.stringMatching(/^certificates-.*\.pdf$/), bytes: file.length });
+    expect(pagesOf(file)).toBe((first as { of: number }).of);
+    // what is refused at once is refused as ever
+    await tomasz.get(`/api/groups/${award.group_id}/certificates?since=never`).set('accept', paperWithProgress).expect(422);
+    await tomasz
+      .get(`/api/groups/${award.group_id}/certificates?since=${addDays(today, 1)}`)
+      .set('accept', paperWithProgress)
+      .expect(404);
   });
 
   it('of taking part is for those who were there, and for nobody before a class was taught', async () => {

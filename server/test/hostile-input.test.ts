@@ -54,6 +54,7 @@ const writes: readonly Write[] = [
   { name: 'judge a plan', method: 'post', path: () => '/api/class-plans/preview' },
   { name: 'take in a plan', method: 'post', path: () => `/api/classes/${own.class}/plan/import` },
   { name: 'save a movement', method: 'put', path: () => '/api/library/harbour-hop' },
+  { name: 'save a phrase', method: 'put', path: () => '/api/library/jazz-box/phrase' },
   { name: 'put a movement away', method: 'patch', path: () => '/api/library/harbour-hop' },
   { name: 'change a ladder', method: 'put', path: () => '/api/syllabuses/dance' },
   { name: 'take in a ladder', method: 'post', path: () => '/api/syllabuses/import?dryRun=true', most: 5_000_000 },

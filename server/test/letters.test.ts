@@ -152,6 +152,28 @@ describe('without a mail server', () => {
     }
   });
 
+  it('of a grading day invites a child that is ready and not entered, and nobody once the day is closed', async () => {
+    const [day] = (await owner.get('/api/gradings').expect(200)).body;
+    const read = async (): Promise<LettersToWriteResponse> => (await owner.get(`/api/gradings/${day.id}/letters`).expect(200)).body;
+    const [entered] = (await read()).families;
+    await owner.delete(`/api/gradings/${day.id}/children/${entered?.childId ?? ''}`).expect(200);
+    const page = await read();
+    const invited = page.families.filter(({ kinds }) => kinds[0] === 'ready');
+    expect(invited.map(({ childId }) => childId)).toContain(entered?.childId);
+    expect(invited.find(({ childId }) => childId === entered?.childId)).toMatchObject({
+      gradeName: entered?.gradeName,
+      kinds: ['ready', 'own'],
+    });
+    // those who have far to go are not written to
+    const { children } = (await owner.get(`/api/gradings/${day.id}`).expect(200)).body;
+    const far = children.filter((one: { readiness: { kind: string } | null }) => one.readiness?.kind === 'not-yet');
+    expect(far.length).toBeGreaterThan(0);
+    for (const { childId } of far) expect(invited.map((one) => one.childId)).not.toContain(childId);
+    await write(letter('Ilse', { kind: 'ready', aboutId: day.id })).expect(200);
+    await club.source.query('UPDATE grading_day SET closed_at = now() WHERE id = $1', [day.id]);
+    expect((await read()).families.map(({ kinds }) => kinds[0])).not.toContain('ready');
+  });
+
   it('is erased with the child', async () => {
     await owner.delete(`/api/children/${idOf('Ilse')}`).expect(204);
     expect((await owner.get('/api/letters').expect(200)).body.letters).toEqual([]);

@@ -88,6 +88,8 @@ const routes: Readonly<Record<string, 'no ids' | 'public' | readonly Foreign[]>>
   'DELETE /api/library/imports/{id}': [{ method: 'delete', path: () => `/api/library/imports/${theirs.import}`, status: 404 }],
   'PUT /api/library/{slug}': 'no ids',
   'PATCH /api/library/{slug}': 'no ids',
+  'GET /api/library/{slug}/phrase': 'no ids',
+  'PUT /api/library/{slug}/phrase': 'no ids',
   'GET /api/syllabuses': 'no ids',
   'GET /api/syllabuses/export': 'no ids',
   'POST /api/syllabuses/import': 'no ids',

@@ -1,5 +1,6 @@
 import type { Party } from '@leiter/core';
 import { afterAll, expect, it } from 'vitest';
+import { certificatesDocument, type Certificate } from '../src/certificates/certificate-paper.js';
 import { TookTooLong, WorkersService } from '../src/work/workers.service.js';
 
 const workers = new WorkersService();
@@ -18,5 +19,45 @@ it('a task that takes longer than it may is ended, and the next one is done', as
   const hall = { examiners: 3, perVisit: 1, warmUpSlots: 2, last: 'stretching' as const };
   await expect(workers.run('findTimetable', { parties, hall, milliseconds: 60_000 }, 1)).rejects.toThrow(TookTooLong);
   const pdf = await workers.run('setPaper', { document: { content: ['Something'], defaultStyle: { font: 'text' } } }, 20);
+  expect(Buffer.from(pdf).subarray(0, 5).toString()).toBe('%PDF-');
+}, 60_000);
+
+const certificate: Certificate = {
+  clubName: 'The Sail Loft',
+  childName: 'Noor H',
+  says: 'has earned the grade',
+  title: 'Reef',
+  about: 'Gymnastics, 1 December 2026',
+  shown: ['Straight jump', 'Bridge', 'Stork'],
+  signedBy: null,
+  ladder: { rungs: 8, earned: 2 },
+  verifiedAt: null,
+};
+const many = 120;
+const paper = certificatesDocument(
+  Array.from({ length: many }, () => certificate),
+  { colour: null, secondColour: null, crest: null },
+);
+
+it('a long paper says how many of its pages are set, from few to all but all, and never fewer than before', async () => {
+  const told: number[] = [];
+  const pdf = await workers.setPaper(paper, many, { onPages: (set) => told.push(set), signal: new AbortController().signal });
+  expect(pdf.toString('latin1').match(/\/Type \/Page\b/g)).toHaveLength(many);
+  expect(told.length).toBeGreaterThan(1);
+  expect(told).toEqual(told.toSorted((a, b) => a - b));
+  expect(told[0]).toBeLessThan(many / 2);
+  expect(told.at(-1)).toBeLessThanOrEqual(many);
+}, 60_000);
+
+it('a paper for which nobody waits any more is ended, and the next task is done', async () => {
+  const gone = new AbortController();
+  const set = workers.setPaper(paper, many, {
+    onPages: () => {
+      gone.abort();
+    },
+    signal: gone.signal,
+  });
+  await expect(set).rejects.toThrow(/abort/i);
+  const pdf = await workers.run('setPaper', { document: { content: ['Something'], defaultStyle: { font: 'text' } } });
   expect(Buffer.from(pdf).subarray(0, 5).toString()).toBe('%PDF-');
 }, 60_000);

@@ -20,6 +20,7 @@ import {
   PreviewPlanRequest,
   SaveHealthNotesRequest,
   SaveMovementRequest,
+  SavePhraseRequest,
   SavePlanRequest,
   SaveRoomRequest,
   SaveStyleRequest,
@@ -62,6 +63,16 @@ const item = {
 };
 const homeTask = { tasks: [{ movement: 'drink-break', dose: { kind: 'timed', seconds: 60 }, sides: 'none' }], note: 'Film one' };
 const music = { name: 'Sea song', seconds: 90, bpm: 96 };
+const ownPhrase = {
+  beats: 8,
+  learnBpm: 84,
+  bpm: 100,
+  countIn: 8,
+  startWeight: 'both',
+  startFacing: 1,
+  endsAtStart: false,
+  text: '1 R fwd, 2 L close',
+};
 const ownMovement = {
   slug: 'harbour-hop',
   name: 'Harbour hop',
@@ -252,6 +263,7 @@ export function bodies(ids: Ids): readonly BodyOf[] {
       body: { version: 0, file: { ...planFile, sections: [{ kind: 'drills', items: [item] }] } },
     },
     { name: 'save a movement', of: SaveMovementRequest, body: { movement: { ...ownMovement } } },
+    { name: 'save a phrase', of: SavePhraseRequest, body: { version: 0, phrase: { ...ownPhrase } } },
     { name: 'put a movement away', of: ChangeMovementRequest, body: { isPutAway: false, ownCue: 'Quiet' } },
     { name: 'change a ladder', of: SaveSyllabusRequest, body: { version: 1, grades: [ownGrade] } },
     {

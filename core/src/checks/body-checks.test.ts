@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import type { ClassPlan, Item } from '../class-plan/class-plan.js';
+import type { Dose } from '../movement/dose.js';
 import { aChildInClass, aLibrary, aMovement, anItem, aPlan, findingsOf, mended } from '../testing/makers.js';
+import { writtenPhrase } from '../testing/phrases.js';
 import { defaultTimingSettings } from '../timing/settings.js';
 
 /*
@@ -145,6 +147,23 @@ describe('landings', () => {
     expect(found(anItem('small', { dose: reps(6) }), leap)).toEqual([]);
     expect(found(anItem('small', { dose: reps(5) }), leap)).toEqual([['landing-not-practised', ['leap']]]);
     expect(found(anItem('landing-position'), leap)).toEqual([]);
+  });
+
+  it('of what has steps are its leaps and jumps, as often as it is done', () => {
+    const dance = aMovement('dance', {
+      kind: 'combination',
+      hazards: ['hard-landing'],
+      phrase: writtenPhrase('1 R leap fwd, 2 L fwd, 3 R leap fwd, 4 both jump, 5 R fwd, 6 L hop, 7 R fwd, 8 L close'),
+    });
+    const own = aLibrary(aMovement('landing-position', { kind: 'basic' }), dance);
+    const found = (dose: Dose): unknown =>
+      findingsOf('landings', aPlan({ skill: [anItem('landing-position'), anItem('dance', { dose })] }), own, { agesYears: [8] })[0]?.fact;
+    const counts = (repeats: number, eights = 1): Dose => ({ kind: 'counts', eights, bpm: 100, repeats, countIn: 8 });
+    // three in eight counts: twenty times are sixty, which is usual at eight
+    expect(found(counts(20))).toBeUndefined();
+    expect(found(counts(21))).toEqual({ kind: 'too-many-landings', landings: 63, most: 60 });
+    expect(found(counts(7, 3))).toEqual({ kind: 'too-many-landings', landings: 63, most: 60 });
+    expect(found(reps(21))).toEqual({ kind: 'too-many-landings', landings: 63, most: 60 });
   });
 
   it('are one finding for all that come too early', () => {

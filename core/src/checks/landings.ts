@@ -1,6 +1,7 @@
 import { passesOf } from '../class-plan/class-plan.js';
-import { repsOf, timesLearnt } from '../movement/dose.js';
+import { countsOnce, repsOf, timesLearnt } from '../movement/dose.js';
 import type { Movement } from '../movement/movement.js';
+import { phraseLandings } from '../movement/phrase-loads.js';
 import type { TimedItem } from '../timing/timeline.js';
 import { defineCheck, type CheckContext } from './check.js';
 import { bodiesIn, byAge, itemsWhere, overLimit } from './each-body.js';
@@ -27,10 +28,19 @@ const isAirborne = ({ posture }: Movement): boolean => posture.through.includes(
 const wantsLanding = (movement: Movement): boolean =>
   movement.kind !== 'pulse-raiser' && (isHard(movement) || (isAirborne(movement) && movement.view?.framing === 'travel'));
 
-/** How often an item lands: once for each repetition, on each side; a timed item as often as its seconds allow at two a rep. */
-export function landingsOf({ item, sides, share, movingSeconds }: Pick<TimedItem, 'item' | 'sides' | 'share' | 'movingSeconds'>): number {
+type Landing = Pick<TimedItem, 'item' | 'sides' | 'share' | 'movingSeconds' | 'movement'>;
+
+/**
+ * How often an item lands: once for each repetition, on each side; a timed item as often as its seconds allow at two a rep. What has steps lands as
+ * often as they leap and jump.
+ */
+export function landingsOf({ item, sides, share, movingSeconds, movement }: Landing): number {
   const { dose } = item;
   const passes = share * passesOf({ sides });
+  const steps = phraseLandings(movement);
+  if (steps && dose.kind === 'reps') return (repsOf(dose) ?? 0) * steps.landings * passes;
+  if (steps && dose.kind === 'counts')
+    return Math.round(((countsOnce(dose) * (dose.repeats + timesLearnt(dose))) / steps.counts) * steps.landings * passes);
   switch (dose.kind) {
     case 'reps':
       return (repsOf(dose) ?? 0) * passes;
@@ -75,7 +85,7 @@ function tooMany(context: CheckContext): readonly Found<Fact>[] {
         const done = body.does(timed);
         if (!done || !isHard(done.movement)) return sum;
         const movingSeconds = timed.movingSeconds * done.share;
-        return sum + landingsOf({ ...timed, movingSeconds, item: { ...timed.item, dose: done.dose } });
+        return sum + landingsOf({ ...timed, movement: done.movement, movingSeconds, item: { ...timed.item, dose: done.dose } });
       }, 0),
     byAge(landingLimits.most),
   );

@@ -107,7 +107,11 @@ export const fieldShapes: Readonly<Record<string, Shape>> = {
   cautions: listOf(text),
   figure: listOf(text),
   loads: listOf(fieldsOf({ region: wordOf(regions), amount: whole(1, 3) })),
-  term: orNull(fieldsOf({ text, language: text, sayIt: text, meaning: anyText })),
+  term: orNull(
+    fieldsOf({ text, language: text, sayIt: text, meaning: anyText, variants: listOf(fieldsOf({ text, sayIt: text, where: text }), 6) }, [
+      'variants',
+    ]),
+  ),
   posture: fieldsOf({ from: wordOf(postures), through: listOf(wordOf(postures)), to: wordOf(postures) }, ['through']),
   picture: orNull(text),
   support: orNull(text),

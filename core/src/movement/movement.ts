@@ -28,6 +28,15 @@ export interface Term {
   readonly language: string;
   readonly sayIt: string;
   readonly meaning: string;
+  /** What others call it: another style, another school. */
+  readonly variants?: readonly TermVariant[];
+}
+
+export interface TermVariant {
+  readonly text: string;
+  readonly sayIt: string;
+  /** By whom: `Korean styles`, `the French school`. */
+  readonly where: string;
 }
 
 export interface Prerequisite {

@@ -36,6 +36,16 @@ describe('what the rows of a phrase ask of a body', () => {
     expect(whole?.leastAge).toBe(7);
   });
 
+  it('is as hard as its counts are in the mean, and never less than is said of the whole', () => {
+    const hard = { ...wheel, effort: 4 } as const;
+    const effortOf = (text: string, effort: 1 | 2 | 3): number | undefined =>
+      libraryWithRows(libraryOf([aMovement('routine', { phrase: writtenPhrase(text), effort }), hard])).get('routine')?.effort;
+    // six of eight counts at 4, two at 1
+    expect(effortOf('1 R fwd, 2 L fwd, 3-8 / do wheel', 1)).toBe(3);
+    expect(effortOf('1 R fwd, 2 L fwd, 3-7 R close, 8 / do wheel', 1)).toBe(1);
+    expect(effortOf('1 R fwd, 2 L fwd, 3-7 R close, 8 / do wheel', 3)).toBe(3);
+  });
+
   it('has its segments as stages, where its entry has none', () => {
     const parted = aMovement('parted', { phrase: writtenPhrase('# Walks\n1 R fwd\n# Box\n5 L fwd') });
     expect(withSegmentStages(parted).stages.map(({ name }) => name)).toEqual(['Walks', 'Box']);

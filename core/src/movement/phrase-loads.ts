@@ -1,6 +1,7 @@
-import type { Phrase } from '../phrase/phrase.js';
+import { countsOf, type Phrase } from '../phrase/phrase.js';
 import { phraseRead } from '../phrase/read-once.js';
 import type { MovementSlug } from '../values/unit.js';
+import type { Effort } from './effort.js';
 import { libraryOf, type Library } from './library.js';
 import type { Movement, Prerequisite } from './movement.js';
 import type { Load } from './region.js';
@@ -29,14 +30,26 @@ function withRows(entry: Movement, library: Library): Movement {
   const named = entriesOf(phrase).flatMap((slug) => (slug === movement.slug ? [] : (library.get(slug) ?? [])));
   if (named.length === 0) return movement;
   const all = [movement, ...named];
+  const asHard = phrase.rows.reduce((sum, { counts, movement: slug }) => sum + counts * (library.get(slug ?? '') ?? movement).effort, 0);
   return {
     ...movement,
     hazards: [...new Set(all.flatMap(({ hazards }) => hazards))],
     loads: mostOf(all.flatMap(({ loads }) => loads)),
     prerequisites: strictest(all.flatMap(({ prerequisites }) => prerequisites).filter((one) => one.movement !== movement.slug)),
+    // what is said of the whole, or the mean of its counts, where that is more
+    effort: Math.max(movement.effort, Math.round(asHard / countsOf(phrase.rows))) as Effort, // the mean of some
     leastAge: Math.max(...all.map(({ leastAge }) => leastAge)),
     needs: { ...movement.needs, headroomM: Math.max(...all.map(({ needs }) => needs.headroomM)) },
   };
+}
+
+/** How often somebody lands who does a phrase once: its leaps and jumps. @returns null where an entry has no steps, or none that leave the floor so */
+export function phraseLandings({
+  phrase: written,
+}: Pick<Movement, 'phrase'>): { readonly landings: number; readonly counts: number } | null {
+  const phrase = written && phraseRead(written);
+  const landings = phrase?.rows.filter(({ act }) => act === 'leap' || act === 'jump').length ?? 0;
+  return phrase && landings > 0 ? { landings, counts: countsOf(phrase.rows) } : null;
 }
 
 function mostOf(loads: readonly Load[]): readonly Load[] {

@@ -5,11 +5,14 @@ import type { Word } from './terms.js';
 export const quizWays = ['meaning', 'word', 'ear'] as const;
 export type QuizWay = (typeof quizWays)[number];
 
-export interface Question {
+/** What a word must have to be asked. */
+export type AskedWord = Pick<Word, 'text' | 'meaning'>;
+
+export interface Question<Asked extends AskedWord = Word> {
   readonly way: QuizWay;
-  readonly asked: Word;
+  readonly asked: Asked;
   /** Among them the one that is asked, at a place that chance chose. */
-  readonly choices: readonly Word[];
+  readonly choices: readonly Asked[];
 }
 
 export const quizSettings = { questions: 10, choices: 4 } as const;
@@ -20,7 +23,7 @@ function shuffled<Value>(list: readonly Value[], chance: Chance): readonly Value
 }
 
 /** Two words that nobody could tell apart by what is asked stand in no question together. */
-const areAlike = (a: Word, b: Word): boolean =>
+const areAlike = (a: AskedWord, b: AskedWord): boolean =>
   a.text.toLowerCase() === b.text.toLowerCase() || a.meaning.toLowerCase() === b.meaning.toLowerCase();
 
 /**
@@ -29,11 +32,15 @@ const areAlike = (a: Word, b: Word): boolean =>
  * @param ways in which it is asked, in turn
  * @returns fewer questions where there are fewer words; none where there are too few for a choice
  */
-export function quizOf(words: readonly Word[], ways: readonly QuizWay[], seed: number): readonly Question[] {
+export function quizOf<Asked extends AskedWord>(
+  words: readonly Asked[],
+  ways: readonly QuizWay[],
+  seed: number,
+): readonly Question<Asked>[] {
   const chance = chanceOf(seed);
   const asked = shuffled(words, chance).slice(0, quizSettings.questions);
-  return asked.flatMap((word, index): readonly Question[] => {
-    const others: Word[] = [];
+  return asked.flatMap((word, index): readonly Question<Asked>[] => {
+    const others: Asked[] = [];
     for (const other of shuffled(words, chance)) {
       if (others.length === quizSettings.choices - 1) break;
       if (other !== word && ![word, ...others].some((one) => areAlike(one, other))) others.push(other);

@@ -75,6 +75,7 @@ describe('a quiz', () => {
       text: slug,
       sayIt: null,
       meaning: 'the same',
+      variants: [],
       spoken: { text: slug, language: 'en' },
       grade: null,
     });

@@ -1,5 +1,5 @@
 import type { Library } from '../movement/library.js';
-import type { Movement } from '../movement/movement.js';
+import type { Movement, TermVariant } from '../movement/movement.js';
 import type { ProgrammeSlug } from '../values/unit.js';
 import type { CountLanguage } from '../voice/teaching-voice.js';
 
@@ -10,6 +10,8 @@ export interface Word {
   readonly text: string;
   readonly sayIt: string | null;
   readonly meaning: string;
+  /** What other styles and schools call it. */
+  readonly variants: readonly TermVariant[];
   /** How it is given to the voice. */
   readonly spoken: { readonly text: string; readonly language: CountLanguage };
   /** Slug of the first grade that asks it; null where none does. */
@@ -48,6 +50,7 @@ export function wordsOf(library: Library, programme: ProgrammeSlug, ladder: Word
       text: movement.term?.text ?? movement.name,
       sayIt: movement.term?.sayIt ?? null,
       meaning: movement.term?.meaning ?? movement.plainMeaning,
+      variants: movement.term?.variants ?? [],
       spoken: spokenOf(movement),
       grade: ladder?.grades[rungs.get(movement.slug) ?? -1]?.slug ?? null,
     }));

@@ -1,15 +1,13 @@
 import { isDay } from '@leiter/core';
-import { Controller, Get, Param, ParseUUIDPipe, Query, Req, StreamableFile } from '@nestjs/common';
-import type { Request } from 'express';
+import { Controller, Get, Param, ParseUUIDPipe, Query, Req, Res, type StreamableFile } from '@nestjs/common';
+import type { Request, Response } from 'express';
 import { originOf } from '../http/own-hosts.js';
+import { paperAnswer } from '../http/paper-answer.js';
 import { fieldRefused } from '../http/problem.js';
 import type { Asker } from '../people/asker.js';
 import { AskedBy, ForRoles } from '../people/session.guard.js';
 import { BadgesService } from './badges.service.js';
-import { CertificatesService } from './certificates.service.js';
-
-const asFile = ({ pdf, name }: { readonly pdf: Buffer; readonly name: string }): StreamableFile =>
-  new StreamableFile(pdf, { type: 'application/pdf', disposition: `inline; filename="${name}"` });
+import { CertificatesService, type Batch } from './certificates.service.js';
 
 @Controller()
 export class CertificatesController {
@@ -26,8 +24,9 @@ export class CertificatesController {
     @Param('id', ParseUUIDPipe) id: string,
     @Param('gradeId', ParseUUIDPipe) gradeId: string,
     @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
   ): Promise<StreamableFile> {
-    return asFile(await this.certificates.ofGrade(clubId, id, gradeId, originOf(request)));
+    return this.answer(clubId, await this.certificates.ofGrade(clubId, id, gradeId, originOf(request)), request, response);
   }
 
   /** The id under which a grade can be verified and its badge fetched, where the family allows it. */
@@ -49,22 +48,39 @@ export class CertificatesController {
     @Param('id', ParseUUIDPipe) id: string,
     @Query('since') since: string | undefined,
     @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
   ): Promise<StreamableFile> {
     if (since === undefined || !isDay(since)) throw fieldRefused('since', 'From which day on? Written 2019-04-30.');
-    return asFile(await this.certificates.ofGroup(clubId, id, since, originOf(request)));
+    return this.answer(clubId, await this.certificates.ofGroup(clubId, id, since, originOf(request)), request, response);
   }
 
   /** The certificates of all grades that were given on a grading day. */
   @ForRoles('owner', 'instructor')
   @Get('gradings/:id/certificates')
-  async ofGrading(@AskedBy() { clubId }: Asker, @Param('id', ParseUUIDPipe) id: string, @Req() request: Request): Promise<StreamableFile> {
-    return asFile(await this.certificates.ofGrading(clubId, id, originOf(request)));
+  async ofGrading(
+    @AskedBy() { clubId }: Asker,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<StreamableFile> {
+    return this.answer(clubId, await this.certificates.ofGrading(clubId, id, originOf(request)), request, response);
   }
 
   /** A certificate for everybody who was in a class. */
   @ForRoles('owner', 'instructor')
   @Get('classes/:id/certificates')
-  async ofClass(@AskedBy() { clubId }: Asker, @Param('id', ParseUUIDPipe) id: string): Promise<StreamableFile> {
-    return asFile(await this.certificates.ofClass(clubId, id));
+  async ofClass(
+    @AskedBy() { clubId }: Asker,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<StreamableFile> {
+    return this.answer(clubId, await this.certificates.ofClass(clubId, id), request, response);
+  }
+
+  private answer(clubId: string, batch: Batch, request: Request, response: Response): Promise<StreamableFile> {
+    return paperAnswer(request, response, batch.name, batch.certificates.length, (onPages, signal) =>
+      this.certificates.print(clubId, batch, onPages, signal),
+    );
   }
 }

@@ -4,14 +4,15 @@ import { DateTime } from 'luxon';
 import { DataSource } from 'typeorm';
 import { LookService } from '../club/look.service.js';
 import { rows } from '../database/rows.js';
-import { notFound } from '../http/problem.js';
+import { notFound, ProblemException } from '../http/problem.js';
 import { WorkersService } from '../work/workers.service.js';
 import { AwardsService, type Award } from './awards.service.js';
 import { BadgesService } from './badges.service.js';
 import { certificatesDocument, type Certificate } from './certificate-paper.js';
 
-interface Paper {
-  readonly pdf: Buffer;
+/** Certificates that are one file, and its name. */
+export interface Batch {
+  readonly certificates: readonly Certificate[];
   readonly name: string;
 }
 
@@ -34,15 +35,15 @@ export class CertificatesService {
   ) {}
 
   /** @param origin what the address begins with at which it can be verified */
-  async ofGrade(clubId: string, childId: string, gradeId: string, origin: string): Promise<Paper> {
+  async ofGrade(clubId: string, childId: string, gradeId: string, origin: string): Promise<Batch> {
     const awards = await this.awards.where(clubId, 'a.child_id = $2 AND a.grade_id = $3', [childId, gradeId]);
     const [award] = awards;
     if (!award) throw notFound('grade of this child');
-    return this.printAwards(clubId, awards, origin, fileName(award.givenName, award.familyInitial, award.gradeName));
+    return this.certificatesOf(clubId, awards, origin, fileName(award.givenName, award.familyInitial, award.gradeName));
   }
 
   /** @param since the first day on which the grade was given */
-  async ofGroup(clubId: string, groupId: string, since: string, origin: string): Promise<Paper> {
+  async ofGroup(clubId: string, groupId: string, since: string, origin: string): Promise<Batch> {
     const [group] = await rows<{ name: string; programme_id: string }>(
       this.source,
       'SELECT name, programme_id FROM teaching_group WHERE club_id = $1 AND id = $2',
@@ -55,11 +56,11 @@ export class CertificatesService {
          AND EXISTS (SELECT 1 FROM enrolment e WHERE e.child_id = c.id AND e.group_id = $4 AND e.to_day IS NULL)`,
       [group.programme_id, since, groupId],
     );
-    if (awards.length === 0) throw notFound('grade of this group since then');
-    return this.printAwards(clubId, awards, origin, fileName('certificates', group.name, since));
+    if (awards.length === 0) throw new ProblemException(404, 'Nobody of this group was given a grade since then.');
+    return this.certificatesOf(clubId, awards, origin, fileName('certificates', group.name, since));
   }
 
-  async ofGrading(clubId: string, gradingId: string, origin: string): Promise<Paper> {
+  async ofGrading(clubId: string, gradingId: string, origin: string): Promise<Batch> {
     const awards = await this.awards.where(
       clubId,
       `EXISTS (SELECT 1 FROM grading_entry e WHERE e.club_id = $1 AND e.grading_id = $2 AND e.decision = 'granted'
@@ -68,11 +69,11 @@ export class CertificatesService {
     );
     const [first] = awards;
     if (!first) throw notFound('grade that was given on this day');
-    return this.printAwards(clubId, awards, origin, fileName('certificates', first.awardedOn));
+    return this.certificatesOf(clubId, awards, origin, fileName('certificates', first.awardedOn));
   }
 
   /** For everybody who was there. */
-  async ofClass(clubId: string, classId: string): Promise<Paper> {
+  async ofClass(clubId: string, classId: string): Promise<Batch> {
     const there = await rows<{
       readonly club_name: string;
       readonly given_name: string;
@@ -105,10 +106,10 @@ export class CertificatesService {
       ladder: { rungs: 7, earned: 0 },
       verifiedAt: null,
     }));
-    return this.print(clubId, certificates, fileName('took-part', first.group_name, first.day));
+    return { certificates, name: fileName('took-part', first.group_name, first.day) };
   }
 
-  private async printAwards(clubId: string, awards: readonly Award[], origin: string, name: string): Promise<Paper> {
+  private async certificatesOf(clubId: string, awards: readonly Award[], origin: string, name: string): Promise<Batch> {
     const ids = await this.badges.idsOf(
       clubId,
       awards.map(({ id }) => id),
@@ -126,11 +127,12 @@ export class CertificatesService {
         verifiedAt: `${origin}/verify/${ids.get(id) ?? ''}`,
       }),
     );
-    return this.print(clubId, certificates, name);
+    return { certificates, name };
   }
 
-  private async print(clubId: string, certificates: readonly Certificate[], name: string): Promise<Paper> {
+  /** @param onPages told now and then how many are set @param signal ends it when nobody waits any more @returns a PDF */
+  async print(clubId: string, { certificates }: Batch, onPages: (set: number) => void, signal: AbortSignal): Promise<Buffer> {
     const document = certificatesDocument(certificates, await this.looks.look(clubId));
-    return { pdf: Buffer.from(await this.workers.run('setPaper', { document })), name };
+    return this.workers.setPaper(document, certificates.length, { onPages, signal });
   }
 }

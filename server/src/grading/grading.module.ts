@@ -26,5 +26,6 @@ import { TimetablesService } from './timetables.service.js';
     GradingsService,
     TimetablesService,
   ],
+  exports: [GradingPageService],
 })
 export class GradingModule {}

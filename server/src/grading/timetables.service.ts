@@ -35,8 +35,13 @@ export class TimetablesService {
     private readonly live: LiveService,
   ) {}
 
-  /** Makes the timetable of a grading day anew, the shortest that can be found. */
+  /** Makes the timetable of a grading day anew, the shortest that can be found; where something changed while it was looked for, once more. */
   async make({ clubId }: Asker, id: string): Promise<Result<GradingPageResponse, TimetableRefusal>> {
+    const made = await this.makeOnce(clubId, id);
+    return !made.ok && made.error.kind === 'changed-meanwhile' ? this.makeOnce(clubId, id) : made;
+  }
+
+  private async makeOnce(clubId: string, id: string): Promise<Result<GradingPageResponse, TimetableRefusal>> {
     const row = await findGrading(this.source, clubId, id);
     if (row.closed_at) return refused({ kind: 'closed' });
     const [entries, ladder, library] = await Promise.all([

@@ -22,12 +22,14 @@ import {
   Post,
   Put,
   Req,
-  StreamableFile,
+  Res,
+  type StreamableFile,
 } from '@nestjs/common';
-import type { Request } from 'express';
+import type { Request, Response } from 'express';
 import { BadgesService } from '../certificates/badges.service.js';
 import { CertificatesService } from '../certificates/certificates.service.js';
 import { originOf } from '../http/own-hosts.js';
+import { paperAnswer } from '../http/paper-answer.js';
 import type { Asker } from '../people/asker.js';
 import { AskedBy, ForEverybody, ForRoles, ForVisitors } from '../people/session.guard.js';
 import { FromHomeService } from './from-home.service.js';
@@ -158,10 +160,11 @@ export class HomeController {
     @Ip() address: string,
     @Param('gradeId', ParseUUIDPipe) gradeId: string,
     @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
   ): Promise<StreamableFile> {
     const { clubId, childId } = await this.links.childOf(tokenIn(authorization), address);
-    const { pdf, name } = await this.certificates.ofGrade(clubId, childId, gradeId, originOf(request));
-    return new StreamableFile(pdf, { type: 'application/pdf', disposition: `inline; filename="${name}"` });
+    const batch = await this.certificates.ofGrade(clubId, childId, gradeId, originOf(request));
+    return paperAnswer(request, response, batch.name, 1, (onPages, signal) => this.certificates.print(clubId, batch, onPages, signal));
   }
 
   /** The id under which a grade can be verified, and its badge fetched; for a family that allows it. */

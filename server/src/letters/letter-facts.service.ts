@@ -5,6 +5,7 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
 import { ClubService } from '../club/club.service.js';
 import { rows } from '../database/rows.js';
+import { GradingPageService } from '../grading/grading-page.service.js';
 import { findGrading } from '../grading/grading-row.js';
 import { beginsAt } from '../grading/grading-times.js';
 import { childrenAtHome, HomeClassesService, type ChildAtHome } from '../home/home-classes.service.js';
@@ -45,6 +46,7 @@ export class LetterFactsService {
     private readonly clubs: ClubService,
     private readonly library: LibraryService,
     private readonly homes: HomeClassesService,
+    private readonly gradings: GradingPageService,
     private readonly staff: StaffService,
   ) {}
 
@@ -102,12 +104,19 @@ export class LetterFactsService {
   async ofGrading(asker: Asker, gradingId: string): Promise<Omit<LettersToWriteResponse, 'letters'>> {
     const { clubId } = asker;
     const day = await findGrading(this.source, clubId, gradingId);
-    const found = await rows<FamilyRow & { readonly given_name: string; readonly party: number | null; readonly grade: string }>(
+    const { children } = await this.gradings.page(clubId, gradingId);
+    const isOpen = day.closed_at === null;
+    const told = new Map(
+      children.flatMap(({ childId, gradeName, entry, readiness }) => {
+        const kind = entry ? 'grading' : isOpen && (readiness?.kind === 'earned' || readiness?.kind === 'on-the-day') ? 'ready' : null;
+        return kind && gradeName !== null ? [[childId, { kind, gradeName, party: entry?.party ?? null } as const] as const] : [];
+      }),
+    );
+    const found = await rows<FamilyRow & { readonly given_name: string }>(
       this.source,
-      `SELECT c.id, c.given_name, c.family_initial, c.contacts, c.family_language, e.party, g.name AS grade FROM grading_entry e
-       JOIN child c ON c.id = e.child_id AND c.archived_at IS NULL JOIN grade g ON g.id = e.grade_id
-       WHERE e.club_id = $1 AND e.grading_id = $2 ORDER BY c.given_name COLLATE "und-x-icu", c.family_initial`,
-      [clubId, gradingId],
+      `SELECT c.id, c.given_name, c.family_initial, c.contacts, c.family_language FROM child c
+       WHERE c.club_id = $1 AND c.archived_at IS NULL AND c.id = ANY($2) ORDER BY c.given_name COLLATE "und-x-icu", c.family_initial`,
+      [clubId, [...told.keys()]],
     );
     const [programme] = await rows<{ name: string }>(this.source, 'SELECT name FROM programme WHERE club_id = $1 AND slug = $2', [
       clubId,
@@ -115,6 +124,8 @@ export class LetterFactsService {
     ]);
     const own: LetterFacts[] = [];
     for (const one of found) {
+      const about = told.get(one.id);
+      if (!about) continue;
       // whose staff one is not is written to by others
       if (asker.role !== 'owner' && !(await this.staff.isOfChild(asker, one.id))) continue;
       own.push({
@@ -123,11 +134,11 @@ export class LetterFactsService {
         familyInitial: one.family_initial,
         language: one.family_language ?? 'en',
         to: addressesOf(one.contacts),
-        kinds: ['grading', 'own'],
+        kinds: [about.kind, 'own'],
         layOut: null,
         task: null,
-        gradeName: one.grade,
-        startsAt: beginsAt(day.starts_at, day.timetable, one.party) ?? day.starts_at.slice(0, 5),
+        gradeName: about.gradeName,
+        startsAt: beginsAt(day.starts_at, day.timetable, about.party) ?? day.starts_at.slice(0, 5),
       });
     }
     return {
@@ -137,8 +148,9 @@ export class LetterFactsService {
       lengthMinutes: 0,
       focus: [],
       done: [],
-      kinds: ['grading', 'own'],
-      families: own,
+      kinds: ['grading', 'ready', 'own'],
+      // who is entered first
+      families: own.toSorted((one, other) => Number(one.kinds.includes('ready')) - Number(other.kinds.includes('ready'))),
     };
   }
 

@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { ClubModule } from '../club/club.module.js';
+import { GradingModule } from '../grading/grading.module.js';
 import { HomeModule } from '../home/home.module.js';
 import { LibraryModule } from '../library/library.module.js';
 import { LetterFactsService } from './letter-facts.service.js';
@@ -9,7 +10,7 @@ import { PostService } from './post.service.js';
 
 /** Letters to families: what there is to write, and the post. */
 @Module({
-  imports: [ClubModule, HomeModule, LibraryModule],
+  imports: [ClubModule, GradingModule, HomeModule, LibraryModule],
   controllers: [LettersController],
   providers: [LetterFactsService, LettersService, PostService],
 })

@@ -1,4 +1,11 @@
-import { ChangeMovementRequest, SaveMovementRequest, type LibraryImportResponse, type MovementResponse } from '@leiter/contract';
+import {
+  ChangeMovementRequest,
+  SaveMovementRequest,
+  SavePhraseRequest,
+  type LibraryImportResponse,
+  type MovementResponse,
+  type PhraseResponse,
+} from '@leiter/contract';
 import { libraryFaultWords, libraryFormat, type LibraryFault, type Movement, type Result } from '@leiter/core';
 import {
   Body,
@@ -24,6 +31,7 @@ import type { Asker } from '../people/asker.js';
 import { AskedBy, ForEverybody, ForRoles } from '../people/session.guard.js';
 import { LibraryImportService } from './library-import.service.js';
 import { LibraryService } from './library.service.js';
+import { PhrasesService } from './phrases.service.js';
 
 const mostErrorsNamed = 200;
 
@@ -32,6 +40,7 @@ export class LibraryController {
   constructor(
     private readonly library: LibraryService,
     private readonly imports: LibraryImportService,
+    private readonly phrases: PhrasesService,
   ) {}
 
   /** Every entry; a browser that has this version already is told so, and nothing is sent. */
@@ -104,12 +113,31 @@ export class LibraryController {
     return this.library.find(asker.clubId, slug);
   }
 
-  /** Writes an entry anew, or a new one: from then on it is the club's own. */
+  /** Writes an entry anew, or a new one: from then on it is the club's own. Steps that it has are saved by themselves, and stay. */
   @ForRoles('owner', 'instructor')
   @Put(':slug')
   async save(@AskedBy() asker: Asker, @Param('slug') slug: string, @Body() body: SaveMovementRequest): Promise<MovementResponse> {
-    takenIn(await this.imports.take(asker, [{ ...body.movement, slug }], { isDryRun: false }));
+    const { phrase, ...rest } = body.movement as { readonly phrase?: unknown }; // looked at field by field when it is taken in
+    const steps = (await this.library.library(asker.clubId)).get(slug)?.phrase ?? phrase;
+    const entry = { ...rest, slug, ...(steps === undefined ? {} : { phrase: steps }) };
+    takenIn(await this.imports.take(asker, [entry], { isDryRun: false }));
     return this.library.find(asker.clubId, slug);
+  }
+
+  @ForEverybody()
+  @Get(':slug/phrase')
+  phrase(@AskedBy() { clubId }: Asker, @Param('slug') slug: string): Promise<PhraseResponse> {
+    return this.phrases.find(clubId, slug);
+  }
+
+  /** Saves the steps of an entry on top of the version that was changed; 409 with what is stored where there is another by now. */
+  @ForRoles('owner', 'instructor')
+  @Put(':slug/phrase')
+  async savePhrase(@AskedBy() asker: Asker, @Param('slug') slug: string, @Body() body: SavePhraseRequest): Promise<PhraseResponse> {
+    const saved = await this.phrases.save(asker, slug, body);
+    if (saved.ok) return saved.value;
+    if (saved.error.kind === 'faults') throw entriesProblem(saved.error.faults);
+    throw new ProblemException(409, 'Somebody saved other steps meanwhile.', { current: saved.error.current });
   }
 
   @ForRoles('owner', 'instructor')

@@ -1,3 +1,4 @@
+import type { MessagePort } from 'node:worker_threads';
 import type { FieldProblem } from '@leiter/contract';
 import type { Hall, LibraryFault, LibraryIntake, Party, Result, Timetable } from '@leiter/core';
 
@@ -5,8 +6,8 @@ import type { Hall, LibraryFault, LibraryIntake, Party, Result, Timetable } from
 export interface Tasks {
   /** Reads the text of a library file beside the entries that a club has. */
   readonly readLibraryFile: { readonly text: string; readonly current: readonly string[] };
-  /** Sets a document of pdfmake. */
-  readonly setPaper: { readonly document: object };
+  /** Sets a document of pdfmake; `told` hears how many of its pages are set, now and then. */
+  readonly setPaper: { readonly document: object; readonly told?: { readonly port: MessagePort; readonly pages: number } };
   /** Reads a clip or picture and writes it anew, at another path. */
   readonly readClip: { readonly path: string; readonly to: string; readonly mostSeconds: number };
   /** Looks for the shortest timetable of a grading day, for so long. */

@@ -63,8 +63,30 @@ pdfmake.addTableLayouts({
 pdfmake.setUrlAccessPolicy(() => false);
 pdfmake.setLocalAccessPolicy((path) => path.includes('@expo-google-fonts'));
 
-export async function setPaper({ document }: Tasks['setPaper']): Promise<Answers['setPaper']> {
-  return pdfmake.createPdf(document).getBuffer();
+/** Often enough to be seen going on. */
+const toldMilliseconds = 200;
+
+export async function setPaper({ document, told }: Tasks['setPaper']): Promise<Answers['setPaper']> {
+  let last = 0;
+  const tell = (pages: number): void => {
+    if (!told || performance.now() - last < toldMilliseconds) return;
+    last = performance.now();
+    told.port.postMessage(Math.floor(pages));
+  };
+  // a page is laid out first and drawn when all are: half of it each
+  let laidOut = 0;
+  pdfmake.setProgressCallback((share) => {
+    tell(((1 + share) / 2) * (told?.pages ?? 0));
+  });
+  const background = (): undefined => {
+    laidOut += 1;
+    tell(laidOut / 2);
+  };
+  try {
+    return await pdfmake.createPdf(told ? { background, ...document } : document).getBuffer();
+  } finally {
+    told?.port.close();
+  }
 }
 
 export { readClip } from './read-clip.js';

@@ -1,3 +1,4 @@
+import { MessageChannel, type MessagePort } from 'node:worker_threads';
 import { Injectable, type OnApplicationShutdown } from '@nestjs/common';
 import { Piscina } from 'piscina';
 import { ProblemException } from '../http/problem.js';
@@ -32,11 +33,43 @@ export class WorkersService implements OnApplicationShutdown {
    */
   async run<Name extends keyof Tasks>(name: Name, task: Tasks[Name], mostSeconds?: number): Promise<Answers[Name]> {
     const signal = mostSeconds === undefined ? undefined : AbortSignal.timeout(mostSeconds * 1000);
-    try {
-      return (await this.pool.run(task, { name, ...(signal ? { signal } : {}) })) as Answers[Name]; // each task is a function of that name in worker.ts
-    } catch (error) {
+    return this.start(name, task, signal).catch((error: unknown) => {
       if (signal?.aborted) throw new TookTooLong();
+      throw error;
+    });
+  }
+
+  /**
+   * Sets a document on paper, and says how many of its pages are set while it is at it.
+   * @param signal ends it when nobody waits for it any more
+   */
+  async setPaper(
+    document: object,
+    pages: number,
+    { onPages, signal }: { readonly onPages: (set: number) => void; readonly signal: AbortSignal },
+  ): Promise<Buffer> {
+    const { port1, port2 } = new MessageChannel();
+    port1.on('message', onPages);
+    const task: Tasks['setPaper'] = { document, told: { port: port2, pages } };
+    try {
+      return Buffer.from(await this.start('setPaper', task, signal, [port2]));
+    } finally {
+      port1.close();
+    }
+  }
+
+  /** @throws 503 where too much waits already */
+  private async start<Name extends keyof Tasks>(
+    name: Name,
+    task: Tasks[Name],
+    signal?: AbortSignal,
+    transferList: readonly MessagePort[] = [],
+  ): Promise<Answers[Name]> {
+    try {
+      return (await this.pool.run(task, { name, transferList: [...transferList], ...(signal ? { signal } : {}) })) as Answers[Name]; // each task is a function of that name in worker.ts
+    } catch (error) {
       if (
+        !signal?.aborted &&
         error instanceof Error &&
         /Task queue is at limit|ERR_WORKER_OUT_OF_MEMORY|terminating worker/i.test(
           `${error.message} ${'code' in error ? String(error.code) : ''}`,

@@ -45,6 +45,10 @@ export function showLiveEvent(event: LiveEvent): void {
       refreshSoon(['syllabuses']);
       refreshSoon(['board']);
       return;
+    case 'phrase':
+      // the page of the steps shows it by itself; others read it when they are opened
+      void queryClient.invalidateQueries({ queryKey: ['library'], refetchType: 'none' });
+      return;
     case 'grading':
       refreshSoon(['grading', event.gradingId]);
       refreshSoon(['gradings']);

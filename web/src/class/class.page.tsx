@@ -15,6 +15,7 @@ import { useSession } from '../queries/session.queries';
 import { ButtonLink } from '../shared/button-link';
 import { Message, Page, Panel } from '../shared/page';
 import { palette } from '../shared/palette';
+import { PaperButton } from '../shared/paper/paper-button';
 import { TextButton } from '../shared/text-button';
 import { offerUndo } from '../shared/undo-bar';
 import { dayText, sectionWords } from '../shared/words';
@@ -110,9 +111,9 @@ function OneClass({ page, library }: { readonly page: ClassPageResponse; readonl
           session.taughtAt !== null &&
           page.children.some(({ attendance }) => attendance === 'present' || attendance === 'late') && (
             <Box sx={{ mt: 2 }}>
-              <a href={`/api/classes/${session.id}/certificates`} target="_blank" rel="noopener">
+              <PaperButton path={`classes/${session.id}/certificates`} variant="outlined">
                 <Trans>Certificates for those who took part</Trans>
-              </a>
+              </PaperButton>
             </Box>
           )}
       </Panel>

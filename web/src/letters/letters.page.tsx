@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { LetterFacts, LetterKind, LetterResponse, LettersToWriteResponse } from '@leiter/contract';
+import { groupBy } from '@leiter/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useLocation, useParams } from 'react-router';
@@ -69,6 +70,8 @@ function Letters({ page, aboutId, back }: { readonly page: LettersToWriteRespons
     onSettled: () => queryClient.invalidateQueries({ queryKey: ['letters'] }),
   });
   const left = families.filter((family) => family.to.length > 0 && !sentTo(family));
+  // an invitation to come does not go out with what those are told who come
+  const kindsLeft = left.length > 1 ? [...groupBy(left, kindOf)] : [];
   const family = families.find(({ childId }) => childId === chosen) ?? families[0];
   return (
     <Page
@@ -113,19 +116,23 @@ function Letters({ page, aboutId, back }: { readonly page: LettersToWriteRespons
                 />
               ))}
             </ChoiceRows>
-            {left.length > 1 && !isOwn && (
-              <Button
-                fullWidth
-                variant="outlined"
-                sx={{ mt: 2 }}
-                disabled={send.isPending || proposals === null}
-                onClick={() => {
-                  send.mutate(left);
-                }}
-              >
-                {plural(left.length, { one: 'Send # letter', other: 'Send all # letters' })}
-              </Button>
-            )}
+            {!isOwn &&
+              kindsLeft.map(([kind, some]) => (
+                <Button
+                  key={kind}
+                  fullWidth
+                  variant="outlined"
+                  sx={{ mt: 2 }}
+                  disabled={send.isPending || proposals === null}
+                  onClick={() => {
+                    send.mutate(some);
+                  }}
+                >
+                  {kindsLeft.length > 1 || some.length === 1
+                    ? plural(some.length, { one: `Send # letter: ${kindWords(kind)}`, other: `Send # letters: ${kindWords(kind)}` })
+                    : plural(some.length, { one: 'Send # letter', other: 'Send all # letters' })}
+                </Button>
+              ))}
           </Panel>
           <Panel label={t`The letter`}>
             <Refused

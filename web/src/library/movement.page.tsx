@@ -64,6 +64,11 @@ function MovementView({ movement, library }: { readonly movement: MovementRespon
       actions={<Actions movement={movement} />}
     >
       <Panel label={t`The movement`}>
+        {term?.variants && (
+          <Box component="p" sx={{ m: 0, mb: 1.5, color: palette.soft }}>
+            {term.variants.map(({ text, sayIt, where }) => t`${where}: ${text}, say ${sayIt}`).join(' · ')}
+          </Box>
+        )}
         <Box
           sx={{
             display: 'grid',

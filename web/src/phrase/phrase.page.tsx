@@ -20,17 +20,23 @@ import {
   type WrittenPhrase,
   type Phrase,
 } from '@leiter/core';
-import type { MovementResponse } from '@leiter/contract';
-import { useDeferredValue, useMemo, useState } from 'react';
+import type { LiveEvent, MovementResponse, PhraseResponse } from '@leiter/contract';
+import { useQuery } from '@tanstack/react-query';
+import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams } from 'react-router';
-import { savePhrase, useMovements } from '../queries/library.queries';
+import { readPhraseOf, useMovements } from '../queries/library.queries';
 import { useMay } from '../queries/may';
-import { ApiError } from '../shared/api';
-import { forgetDraft, keepDraft, keptDraft, type DraftKind } from '../shared/document-session/kept-draft';
+import type { StoredDocument } from '../shared/document-session/document-kind';
+import type { KeptHistory } from '../shared/document-session/kept-history';
+import { SaveNote } from '../shared/document-session/save-note';
+import { useDocumentSession } from '../shared/document-session/use-document-session';
+import { useKeptHistory } from '../shared/document-session/use-kept-history';
+import { useOthersChanges } from '../shared/document-session/use-others-changes';
 import { FigureRow } from '../shared/figure-row';
 import { Loaded, Page as Frame, Panel } from '../shared/page';
 import { OnPaper } from '../shared/on-paper';
+import { pageKeys } from '../shared/page-keys';
 import { palette } from '../shared/palette';
 import { AsFile } from './parts/as-file';
 import { FloorPath } from './parts/floor-path';
@@ -40,73 +46,80 @@ import { Score } from './parts/score';
 import { WalkThrough } from './parts/walk-through';
 import { WhichFoot } from './parts/which-foot';
 import { Writing } from './parts/writing';
+import { phraseDocument, phraseKind } from './phrase-kind';
+import { useWriting } from './use-writing';
 import { usePractice } from '../shared/phrase/use-practice';
-
-const blank: WrittenPhrase = {
-  beats: 8,
-  learnBpm: 84,
-  bpm: 100,
-  countIn: 8,
-  startWeight: 'both',
-  startFacing: 1,
-  endsAtStart: false,
-  text: '',
-};
-const draftKind: DraftKind<WrittenPhrase> = {
-  name: 'phrase',
-  open: (kept) => {
-    const fields = (kept ?? {}) as Readonly<Record<string, unknown>>;
-    const isPhrase = Object.entries(blank).every(([field, value]) => typeof fields[field] === typeof value);
-    return isPhrase ? (kept as WrittenPhrase) : null;
-  },
-  write: (written) => written,
-};
-const isSame = (a: WrittenPhrase, b: WrittenPhrase): boolean =>
-  (Object.keys(blank) as (keyof WrittenPhrase)[]).every((field) => a[field] === b[field]);
 
 /** A combination, a routine or a form step by step: written by keys, seen as a score, walked over the floor, to both sides. */
 function PhrasePage() {
   const { slug = '' } = useParams();
   const movements = useMovements();
+  const stored = useQuery({
+    queryKey: ['phrase', slug],
+    queryFn: () => readPhraseOf(slug),
+    retry: false,
+    // a page that is opened again reads what is stored by then; while it is open the session knows
+    gcTime: 0,
+    staleTime: Infinity,
+    refetchOnWindowFocus: false,
+    refetchOnReconnect: false,
+  });
+  const history = useKeptHistory(phraseKind, slug);
   const movement = movements.data?.find((one) => one.slug === slug);
   const library = useMemo(() => libraryOf(movements.data ?? []), [movements.data]);
+  if (movements.data && !movement)
+    return (
+      <Frame title={t`Step by step`}>
+        <Panel label={t`Steps`}>
+          <Trans>There is no such movement.</Trans>
+        </Panel>
+      </Frame>
+    );
   return (
     <Loaded query={movements} what={t`phrase`}>
-      {() =>
-        movement ? (
-          <Editor key={slug} movement={movement} library={library} />
-        ) : (
-          <Frame title={t`Step by step`}>
-            <Panel label={t`Steps`}>
-              <Trans>There is no such movement.</Trans>
-            </Panel>
-          </Frame>
-        )
-      }
+      {() => (
+        <Loaded query={stored} what={t`phrase`}>
+          {(phrase) =>
+            movement && !history.isPending ? (
+              <Editor key={slug} movement={movement} library={library} stored={phrase} history={history.data ?? null} />
+            ) : null
+          }
+        </Loaded>
+      )}
     </Loaded>
   );
 }
 
-function Editor({ movement, library }: { readonly movement: MovementResponse; readonly library: Library }) {
+interface EditorProps {
+  readonly movement: MovementResponse;
+  readonly library: Library;
+  readonly stored: PhraseResponse;
+  readonly history: KeptHistory<WrittenPhrase> | null;
+}
+
+function Editor({ movement, library, stored, history }: EditorProps) {
+  const { slug } = movement;
   const { change: mayChange } = useMay();
-  const [written, setWritten] = useState(() => keptDraft(draftKind, movement.slug)?.content ?? movement.phrase ?? blank);
+  const document = phraseDocument(stored);
+  const session = useDocumentSession({
+    kind: phraseKind,
+    id: slug,
+    initial: document.content,
+    stored: document,
+    history,
+    saves: 'by-itself',
+  });
+  const { store, content: written, state } = session;
+  const changedBy = useOthersChanges({
+    kind: phraseKind,
+    id: slug,
+    session,
+    versionIn: useCallback((event: LiveEvent) => (event.topic === 'phrase' && event.movement === slug ? event.version : null), [slug]),
+    askVersion: useCallback(async () => (await readPhraseOf(slug)).version, [slug]),
+  });
+  const { change, undo, redo, canUndo, canRedo } = useWriting(store);
   const [isOther, setOther] = useState(false);
   const [looked, setLooked] = useState<Looked>({ tier: null, room: null, isFitted: false });
-  const [state, setState] = useState<'kept' | 'saving' | { readonly failed: string }>('kept');
-  const kept = movement.phrase ?? blank;
-  const isChanged = !isSame(written, kept);
-  // nothing written any more: then the movement has no steps
-  const isEmpty = written.text.trim() === '';
-  // on what it was written: where somebody saved other steps meanwhile, one decides
-  const [base, setBase] = useState(() => keptDraft(draftKind, `${movement.slug}.base`)?.content ?? kept);
-  if (state !== 'saving' && !isSame(base, kept) && isSame(written, base)) {
-    // nothing of one's own: what others save is followed; set while rendering, as React advises for state that follows a prop
-    setWritten(kept);
-    setBase(kept);
-  }
-  // fields that hold what cannot be read begin anew with it
-  const [takenBack, setTakenBack] = useState(0);
-  const isOvertaken = isChanged && state === 'kept' && !isSame(base, kept);
   const read = useMemo(() => readPhrase(written), [written]);
   const chosen = useMemo(() => {
     const own = read.ok ? (isOther ? mirroredPhrase(read.value) : read.value) : null;
@@ -119,47 +132,16 @@ function Editor({ movement, library }: { readonly movement: MovementResponse; re
   const settled = useDeferredValue(phrase);
   const settledWay = useDeferredValue(way);
   const practice = usePractice(phrase);
-  const change = (next: Partial<WrittenPhrase>): void => {
-    const changed = { ...written, ...next };
-    setWritten(changed);
-    keepDraft(draftKind, movement.slug, { version: 1, content: changed });
-    keepDraft(draftKind, `${movement.slug}.base`, { version: 1, content: base });
-    setState('kept');
-  };
-  const forget = (now: WrittenPhrase): void => {
-    forgetDraft(draftKind, movement.slug);
-    forgetDraft(draftKind, `${movement.slug}.base`);
-    setBase(now);
-  };
-  const takeBack = (): void => {
-    setWritten(kept);
-    setTakenBack((times) => times + 1);
-    forget(kept);
-    setState('kept');
-  };
-  const save = (): void => {
-    if (!mayChange || !isChanged || isOvertaken || !(read.ok || isEmpty)) return;
-    setState('saving');
-    const now = isEmpty ? blank : written;
-    savePhrase(movement.slug, isEmpty ? null : written, (before) => isSame(before ?? blank, base)).then(
-      (isSaved) => {
-        setState('kept');
-        if (!isSaved) return;
-        setWritten(now);
-        forget(now);
-      },
-      (error: unknown) => {
-        setState({ failed: error instanceof ApiError ? (error.problem?.errors?.[0]?.message ?? error.message) : t`It was not saved.` });
-      },
-    );
-  };
-  useHotkeys(['ctrl+s', 'meta+s'], save, { preventDefault: true, enableOnFormTags: true });
+  const writingKeys = { ...pageKeys, enableOnFormTags: true, enabled: mayChange } as const;
+  useHotkeys('mod+z', undo, writingKeys);
+  useHotkeys(['mod+shift+z', 'mod+y'], redo, writingKeys);
+  useHotkeys('mod+s', () => void session.save(), writingKeys);
   return (
     <Frame
       title={movement.name}
       about={<Link to={`/library/${movement.slug}`}>{t`the movement`}</Link>}
       actions={
-        <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap' }}>
+        <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap', alignItems: 'center' }}>
           <Button
             variant="outlined"
             aria-pressed={isOther}
@@ -177,15 +159,16 @@ function Editor({ movement, library }: { readonly movement: MovementResponse; re
           >
             <Trans>On paper</Trans>
           </Button>
-          {mayChange && isChanged && state !== 'saving' && (
-            <Button variant="outlined" onClick={takeBack}>
-              <Trans>Leave it as it was</Trans>
-            </Button>
-          )}
           {mayChange && (
-            <Button variant="contained" disabled={!isChanged || isOvertaken || !(read.ok || isEmpty) || state === 'saving'} onClick={save}>
-              {isChanged ? t`Save` : t`Saved`}
-            </Button>
+            <>
+              <Button variant="outlined" disabled={!canUndo} onClick={undo}>
+                <Trans>Undo</Trans>
+              </Button>
+              <Button variant="outlined" disabled={!canRedo} onClick={redo}>
+                <Trans>Do again</Trans>
+              </Button>
+              <SaveNote state={state} changedBy={changedBy} />
+            </>
           )}
         </Box>
       }
@@ -269,20 +252,10 @@ function Editor({ movement, library }: { readonly movement: MovementResponse; re
       </Panel>
       {mayChange && (
         <Writing
-          key={takenBack}
           written={written}
           faults={read.ok ? [] : read.error}
           change={change}
-          file={
-            <AsFile
-              movement={movement}
-              written={written}
-              onRead={(next) => {
-                change(next);
-                setTakenBack((times) => times + 1);
-              }}
-            />
-          }
+          file={<AsFile movement={movement} written={written} onRead={change} />}
         >
           <WhichFoot
             onWrite={(line, first, hasHop) => {
@@ -291,32 +264,58 @@ function Editor({ movement, library }: { readonly movement: MovementResponse; re
               change({ text: isFirst ? line : `${written.text.trimEnd()}\n${line}`, ...(isFirst ? { startWeight: carries } : {}) });
             }}
           />
-          {isOvertaken && (
-            <Box role="alert" sx={{ color: palette.caution, mt: 1 }}>
-              <Trans>Somebody saved other steps meanwhile.</Trans>
-              <Box sx={{ display: 'flex', gap: 1.25, mt: 1 }}>
-                <Button variant="outlined" onClick={takeBack}>
-                  <Trans>Take theirs</Trans>
-                </Button>
-                <Button
-                  variant="outlined"
-                  onClick={() => {
-                    setBase(kept);
-                  }}
-                >
-                  <Trans>Go on with mine</Trans>
-                </Button>
-              </Box>
-            </Box>
-          )}
-          {typeof state === 'object' && (
-            <Box role="alert" sx={{ color: palette.stop, mt: 1 }}>
-              {state.failed}
-            </Box>
+          {state.kind === 'conflict' && (
+            <Conflict
+              current={state.current}
+              onSettle={(chosen) => {
+                session.settle(chosen ?? written, state.current);
+              }}
+            />
           )}
         </Writing>
       )}
     </Frame>
+  );
+}
+
+/** Somebody saved other steps meanwhile: both are there, and one decides. */
+function Conflict({
+  current,
+  onSettle,
+}: {
+  readonly current: StoredDocument<WrittenPhrase> | null;
+  /** Null for one's own. */
+  readonly onSettle: (chosen: WrittenPhrase | null) => void;
+}) {
+  return (
+    <Box role="alert" sx={{ color: palette.caution, mt: 1 }}>
+      <div>{current?.savedBy ? t`${current.savedBy} saved other steps meanwhile.` : t`Somebody saved other steps meanwhile.`}</div>
+      {current && (
+        <Box component="pre" aria-label={t`What is stored`} sx={{ m: 0, mt: 1, color: palette.ink, whiteSpace: 'pre-wrap', fontSize: 13 }}>
+          {current.content.text.trim() === '' ? t`nothing` : current.content.text}
+        </Box>
+      )}
+      <Box sx={{ display: 'flex', gap: 1.25, mt: 1 }}>
+        {current && (
+          <Button
+            variant="outlined"
+            onClick={() => {
+              onSettle(current.content);
+            }}
+          >
+            <Trans>Take theirs</Trans>
+          </Button>
+        )}
+        <Button
+          variant="outlined"
+          onClick={() => {
+            onSettle(null);
+          }}
+        >
+          <Trans>Go on with mine</Trans>
+        </Button>
+      </Box>
+    </Box>
   );
 }
 

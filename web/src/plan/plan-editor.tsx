@@ -54,7 +54,7 @@ import { PlanDrag } from './running-order/plan-drag';
 import { PlanPrint } from './sheets/plan-print';
 import { PlanSheet } from './sheets/plan-sheet';
 import { RunningOrder } from './running-order/running-order';
-import { SaveNote } from './header/save-note';
+import { SaveNote } from '../shared/document-session/save-note';
 import { WhoIsHere } from './header/who-is-here';
 import { SectionInspector } from './inspector/section-inspector';
 import { WriteHere } from './running-order/write-here';

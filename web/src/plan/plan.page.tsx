@@ -1,13 +1,12 @@
 import { t } from '@lingui/core/macro';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import type { ClassPlan } from '@leiter/core';
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { useLibrary, useMovements } from '../queries/library.queries';
 import { useMay } from '../queries/may';
 import { keptDraft } from '../shared/document-session/kept-draft';
-import { historyOf } from '../shared/document-session/kept-history';
+import { useKeptHistory } from '../shared/document-session/use-kept-history';
 import { Loaded, Message, Page } from '../shared/page';
 import { aboutClass } from './about-class';
 import { useClassPage, useTemplates } from '../queries/class.queries';
@@ -28,7 +27,7 @@ function PlanOfClass({ id }: { readonly id: string }) {
   const movements = useMovements();
   const templates = useTemplates();
   const library = useLibrary();
-  const history = useKeptHistory(id);
+  const history = useKeptHistory(planKind, id);
   const may = useMay();
   const isPhone = useMediaQuery('(max-width: 699px)');
   const [started, setStarted] = useState<ClassPlan | null>(null);
@@ -65,17 +64,6 @@ function PlanOfClass({ id }: { readonly id: string }) {
       )}
     </Loaded>
   );
-}
-
-/** What the browser kept of earlier steps; read once when the page opens. A browser that keeps nothing has none. */
-function useKeptHistory(id: string) {
-  return useQuery({
-    queryKey: ['plan-history', id],
-    queryFn: () => historyOf(planKind, id, new Date()).catch(() => null),
-    networkMode: 'always',
-    gcTime: 0,
-    staleTime: Infinity,
-  });
 }
 
 export { PlanPage as Page };

@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import type { LibraryImportResponse, MovementResponse } from '@leiter/contract';
+import type { LibraryImportResponse, MovementResponse, PhraseResponse } from '@leiter/contract';
 import { libraryOf, libraryWithRows, type Movement, type Unsaid, type WrittenPhrase } from '@leiter/core';
 import type { ImportTold } from '../shared/import-dialog';
 import { useQuery } from '@tanstack/react-query';
@@ -79,21 +79,20 @@ export async function saveMovement(movement: Movement): Promise<void> {
   await queryClient.invalidateQueries({ queryKey: ['library'] });
 }
 
-/**
- * Keeps the steps of a movement, or takes them away, and leaves what else the server has of it by now.
- * @param isOn whether the steps that the server has are those on which these were written
- * @returns false where they are not: then nothing is saved, and the others are shown
- */
-export async function savePhrase(
-  slug: string,
-  phrase: WrittenPhrase | null,
-  isOn: (before: WrittenPhrase | undefined) => boolean,
-): Promise<boolean> {
-  const { phrase: before, ...entry } = entryOf(await api<MovementResponse>('GET', `library/${slug}`));
-  const isGood = isOn(before);
-  if (isGood) await saveMovement(phrase ? { ...entry, phrase } : entry);
-  else await queryClient.invalidateQueries({ queryKey: ['library'] });
-  return isGood;
+/** The steps of a movement as they are stored. */
+export const readPhraseOf = (slug: string): Promise<PhraseResponse> => api<PhraseResponse>('GET', `library/${slug}/phrase`);
+
+/** Saves the steps of a movement on top of a version. @throws ApiError, 409 with `current` where there is another by now */
+export async function savePhraseOf(slug: string, version: number, phrase: WrittenPhrase | null): Promise<PhraseResponse> {
+  const saved = await api<PhraseResponse>('PUT', `library/${slug}/phrase`, { version, phrase });
+  queryClient.setQueryData<readonly MovementResponse[]>(['library'], (all) =>
+    all?.map((one) => {
+      if (one.slug !== slug) return one;
+      const { phrase: _before, ...rest } = one;
+      return { ...rest, isOwn: true, ...(saved.phrase ? { phrase: saved.phrase } : {}) };
+    }),
+  );
+  return saved;
 }
 
 export async function putMovementAway(slug: string, isPutAway: boolean): Promise<void> {

@@ -86,7 +86,6 @@ function BoardPage() {
           {isPrinting && today !== '' && (
             <CertificatesDialog
               groupId={data.group.id}
-              groupName={data.group.name}
               today={today}
               onClose={() => {
                 setPrinting(false);

@@ -6,7 +6,13 @@ const movements = [
   aMovement('demi-plie', {
     name: 'Demi-plié',
     plainMeaning: 'A half bend of the knees',
-    term: { text: 'demi-plié', language: 'fr', sayIt: 'deh-mee plee-AY', meaning: 'half bent' },
+    term: {
+      text: 'demi-plié',
+      language: 'fr',
+      sayIt: 'deh-mee plee-AY',
+      meaning: 'half bent',
+      variants: [{ text: 'small bend', sayIt: 'small bend', where: 'a hall nearby' }],
+    },
   }),
   aMovement('forward-roll', { name: 'Forward roll', loads: [{ region: 'neck', load: 1 }] as never }),
   aMovement('backward-roll', { name: 'Backward roll' }),
@@ -21,6 +27,7 @@ describe('searching the library', () => {
     ['plie', 'demi-plie'],
     ['PLIÉ', 'demi-plie'],
     ['half bend', 'demi-plie'],
+    ['small', 'demi-plie'],
     ['bakward rol', 'backward-roll'],
     ['wrists', 'wrist-wake-up'],
   ])('for “%s” finds %s first', (text, slug) => {

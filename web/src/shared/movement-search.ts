@@ -49,7 +49,9 @@ function indexOf(movements: readonly Movement[]) {
     movements.map((movement) => ({
       id: movement.slug,
       name: movement.name,
-      term: movement.term ? `${movement.term.text} ${movement.term.meaning}` : '',
+      term: movement.term
+        ? [movement.term.text, movement.term.meaning, ...(movement.term.variants ?? []).map(({ text }) => text)].join(' ')
+        : '',
       meaning: movement.plainMeaning,
       kind: kindWords[movement.kind],
       // by the word for a child and by the word for a coach: back of the thighs, hamstrings

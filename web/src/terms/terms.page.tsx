@@ -101,7 +101,7 @@ function TermsPage() {
   );
 }
 
-function WordLine({ word: { movement, text, sayIt, meaning, spoken } }: { readonly word: Word }) {
+function WordLine({ word: { movement, text, sayIt, meaning, variants, spoken } }: { readonly word: Word }) {
   return (
     <Box
       component="li"
@@ -120,6 +120,11 @@ function WordLine({ word: { movement, text, sayIt, meaning, spoken } }: { readon
       <Figure movement={movement} size={52} />
       <Box sx={{ fontWeight: 700, fontSize: 17, overflowWrap: 'anywhere' }}>
         <Link to={`/library/${movement.slug}`}>{text}</Link>
+        {variants.map((variant) => (
+          <Box key={variant.text} sx={{ fontWeight: 400, fontSize: 13.5, lineHeight: 1.3, color: palette.soft }}>
+            {t`${variant.text}: ${variant.where}`}
+          </Box>
+        ))}
       </Box>
       <Box sx={{ color: palette.soft, [onPhone]: { gridColumn: 2, gridRow: 2 } }}>{sayIt ?? ''}</Box>
       <Box sx={{ [onPhone]: { gridColumn: 2, gridRow: 3 } }}>{text === movement.name ? meaning : t`${movement.name}: ${meaning}`}</Box>

@@ -9,6 +9,7 @@ import { useState } from 'react';
 import { useSession } from '../../queries/session.queries';
 import { changedMark, type MarkChange } from '../../marking/mark-grid';
 import { CellInspector } from '../../marking/cell-inspector';
+import { ChoiceRow, ChoiceRows } from '../../shared/choice-row';
 import { KeysHelp } from '../../shared/keys-help';
 import { Message, Panel } from '../../shared/page';
 import { palette } from '../../shared/palette';
@@ -70,20 +71,22 @@ export function ExaminerSheet({ page, library }: { readonly page: GradingPageRes
   return (
     <>
       <Panel label={t`Sheets`} width={236} padding={0}>
-        {sheets.map((one) => (
-          <SheetChoice
-            key={one.key}
-            sheet={one}
-            page={page}
-            isChosen={one === sheet}
-            ownId={ownId}
-            {...progressOf(one, page, library, marks, ownId)}
-            onChoose={() => {
-              setWanted(one.key);
-              setPlace({ line: 0, child: 0 });
-            }}
-          />
-        ))}
+        <ChoiceRows>
+          {sheets.map((one) => (
+            <SheetChoice
+              key={one.key}
+              sheet={one}
+              page={page}
+              isChosen={one === sheet}
+              ownId={ownId}
+              {...progressOf(one, page, library, marks, ownId)}
+              onChoose={() => {
+                setWanted(one.key);
+                setPlace({ line: 0, child: 0 });
+              }}
+            />
+          ))}
+        </ChoiceRows>
       </Panel>
       <Panel label={t`Mark sheet`}>
         {!isOpen && (
@@ -163,33 +166,13 @@ function SheetChoice({
   const grade = page.grades.find(({ id }) => id === sheet.gradeId)?.name ?? '';
   const own = sheet.visits.filter(({ examinerIds }) => examinerIds.includes(ownId)).map(({ station }) => stationWords[station]);
   return (
-    <Box
-      component="button"
-      type="button"
-      aria-pressed={isChosen}
-      onClick={onChoose}
-      sx={{
-        display: 'block',
-        width: '100%',
-        textAlign: 'left',
-        font: 'inherit',
-        lineHeight: 1.3,
-        color: palette.ink,
-        border: 0,
-        borderBottom: `1px solid ${palette.line}`,
-        borderLeft: `4px solid ${isChosen ? palette.primary : 'transparent'}`,
-        backgroundColor: isChosen ? '#FFFFFF' : 'transparent',
-        px: 1.5,
-        py: 1,
-        cursor: 'pointer',
-      }}
-    >
+    <ChoiceRow isChosen={isChosen} onChoose={onChoose}>
       <strong>{sheet.children.map(({ name }) => name).join(', ')}</strong>
       <Box sx={{ fontSize: 13, color: palette.soft }}>
         {[sheet.visits[0]?.at, grade, t`${marked} of ${asked}`].filter((part) => part !== undefined).join(' · ')}
         {own.length > 0 && <Box sx={{ color: palette.ink }}>{t`you: ${own.join(', ')}`}</Box>}
       </Box>
-    </Box>
+    </ChoiceRow>
   );
 }
 

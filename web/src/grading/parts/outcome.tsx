@@ -13,6 +13,7 @@ import { useSession } from '../../queries/session.queries';
 import { ChoiceBar } from '../../shared/choice-bar';
 import { Message, Panel, Refused } from '../../shared/page';
 import { palette } from '../../shared/palette';
+import { PaperButton } from '../../shared/paper/paper-button';
 import { onPhone } from '../../shared/screen';
 import { ReasonForm } from '../../shared/reason-form';
 import { TextButton } from '../../shared/text-button';
@@ -79,9 +80,9 @@ export function Outcome({ page, library }: { readonly page: GradingPageResponse;
           )}
         </Box>
         {isClosed && grading.granted > 0 && may.change && (
-          <Button variant="contained" component="a" href={`/api/gradings/${grading.id}/certificates`} target="_blank">
+          <PaperButton path={`gradings/${grading.id}/certificates`} variant="contained">
             <Trans>All certificates</Trans>
-          </Button>
+          </PaperButton>
         )}
         {may.change && (
           <Button variant="outlined" component="a" href={`/api/gradings/${grading.id}/order`} download={`order-${grading.day}.csv`}>

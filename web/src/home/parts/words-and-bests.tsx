@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { computerVoice } from '../../shared/voice/computer-voice';
 import { dateText } from '../home-words';
 import { Section } from './section';
+import { canBeAsked, WordQuiz } from './word-quiz';
 
 /** Words the next grade asks, the child's bests, and what the instructor wrote. */
 export function WordsAndBests({ page }: { readonly page: HomePageResponse }) {
@@ -14,8 +15,8 @@ export function WordsAndBests({ page }: { readonly page: HomePageResponse }) {
   return (
     <>
       {words.length > 0 && (
-        <Section title={t`Words to know`} about={t`Look at the word, say what it means, then turn it over.`}>
-          <Cards words={words} />
+        <Section title={t`Words to know`} about={t`Look at the word, say what it means, then turn it over; or be asked about all of them.`}>
+          <Words words={words} />
         </Section>
       )}
       {bests.length > 0 && (
@@ -57,6 +58,35 @@ const isNew = ({ best, points }: MeasuredLine, today: string): boolean =>
 function valueWords({ best, measuredIn }: MeasuredLine): string {
   if (measuredIn === 'seconds') return t`${String(Math.round(best.value * 10) / 10)} s`;
   return measuredIn === 'reps' ? t`${String(best.value)} in a row` : t`${String(Math.round(best.value * 100))} %`;
+}
+
+/** The words as cards, or a quiz about them. */
+function Words({ words }: { readonly words: readonly HomeWord[] }) {
+  const [isAsked, setAsked] = useState(false);
+  if (isAsked)
+    return (
+      <WordQuiz
+        words={words}
+        onEnd={() => {
+          setAsked(false);
+        }}
+      />
+    );
+  return (
+    <>
+      <Cards words={words} />
+      {canBeAsked(words) && (
+        <button
+          type="button"
+          onClick={() => {
+            setAsked(true);
+          }}
+        >
+          <Trans>Ask me</Trans>
+        </button>
+      )}
+    </>
+  );
 }
 
 /** One word after the other, as cards that are turned over. */

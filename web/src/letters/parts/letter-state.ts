@@ -11,8 +11,10 @@ export function kindWords(kind: LetterKind): string {
       return t`what was done, and the task`;
     case 'missed':
       return t`was missed`;
+    case 'ready':
+      return t`ready for the grade`;
     case 'grading':
-      return t`grading day`;
+      return t`entered for the grade`;
     case 'link':
       return t`link of the family’s page`;
     case 'own':

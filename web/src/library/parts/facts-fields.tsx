@@ -177,6 +177,13 @@ export function FactsFields({ control, library, programmes }: Props) {
       <FormField control={control} name="facts.termSayIt" label={t`Said`} placeholder={t`my GEH-ree`} />
       <FormField control={control} name="facts.termLanguage" label={t`Language`} placeholder={t`ja`} />
       <FormField control={control} name="facts.termMeaning" label={t`Means`} placeholder={t`front kick`} />
+      <FormField
+        control={control}
+        name="facts.termVariants"
+        label={t`What others call it, one a line`}
+        placeholder={t`ap chagi / ahp CHAH-gee / Korean styles`}
+        multiline
+      />
 
       <Heading>
         <Trans>How it looks</Trans>

@@ -15,6 +15,7 @@ import {
   type Movement,
   type MovementKind,
   type MovementSides,
+  type TermVariant,
   type Needs,
   type Posture,
   type Prerequisite,
@@ -59,6 +60,8 @@ export interface FactsForm {
   readonly termLanguage: string;
   readonly termSayIt: string;
   readonly termMeaning: string;
+  /** One a line. */
+  readonly termVariants: string;
   readonly facing: '' | Facing;
   readonly framing: '' | Framing;
   readonly figure: readonly string[];
@@ -119,10 +122,27 @@ export function factsOf(movement: Movement): FactsForm {
     termLanguage: term?.language ?? '',
     termSayIt: term?.sayIt ?? '',
     termMeaning: term?.meaning ?? '',
+    termVariants: variantsText(term?.variants ?? []),
     facing: view?.facing ?? '',
     framing: view?.framing ?? '',
     figure: movement.figure,
   };
+}
+
+/** What others call it, one a line: `ap chagi / ahp CHAH-gee / Korean styles`. */
+const variantsText = (variants: readonly TermVariant[]): string =>
+  variants.map(({ text, sayIt, where }) => [text, sayIt, where].join(' / ')).join('\n');
+
+/** A part that is missing is empty: the server says so at the field. */
+function variantsIn(typed: string): { readonly variants?: readonly TermVariant[] } {
+  const variants = typed
+    .split('\n')
+    .filter((line) => line.trim() !== '')
+    .map((line): TermVariant => {
+      const [text = '', sayIt = '', where = ''] = line.split('/').map((part) => part.trim());
+      return { text, sayIt, where };
+    });
+  return variants.length > 0 ? { variants } : {};
 }
 
 /** Nothing chosen yet that a child's safety rests on: floor, room, adult, home and age are asked. */
@@ -161,6 +181,7 @@ export function blankFacts(programme: string): FactsForm {
     termLanguage: '',
     termSayIt: '',
     termMeaning: '',
+    termVariants: '',
     facing: 'front',
     framing: 'standing',
     figure: ['stand'],
@@ -231,6 +252,7 @@ export function withFacts(before: Movement, facts: FactsForm): { readonly moveme
               language: facts.termLanguage.trim(),
               sayIt: facts.termSayIt.trim(),
               meaning: facts.termMeaning.trim(),
+              ...variantsIn(facts.termVariants),
             },
       view: facts.facing === '' || facts.framing === '' ? null : { facing: facts.facing, framing: facts.framing },
       figure: facts.figure,

@@ -11,6 +11,13 @@ const movement = aMovement('roll', {
     { slug: 'head-back', name: 'Head drops', fix: 'Hold a sock', stops: true },
     { slug: 'slow', name: 'Slow', fix: 'Tuck', stops: false },
   ],
+  term: {
+    text: 'kaiten',
+    language: 'ja',
+    sayIt: 'KYE-ten',
+    meaning: 'turn',
+    variants: [{ text: 'gureugi', sayIt: 'goo-RUH-gee', where: 'Korean styles' }],
+  },
   tiers: { easier: { what: 'Rock', fromGrade: null }, harder: { what: 'To stand', fromGrade: 'reef' } },
   dose: {
     '4-6': null,
@@ -22,6 +29,17 @@ const movement = aMovement('roll', {
 describe('editing an entry', () => {
   it('that was not touched gives the same entry', () => {
     expect(movementFrom(movement, formOf(movement))).toEqual({ movement, faults: [] });
+  });
+
+  it('takes what others call it, one a line', () => {
+    const { facts, ...rest } = formOf(movement);
+    expect(facts.termVariants).toBe('gureugi / goo-RUH-gee / Korean styles');
+    const named = (termVariants: string) => movementFrom(movement, { ...rest, facts: { ...facts, termVariants } }).movement.term?.variants;
+    expect(named(' a / b / c \n\nd / e / f')).toEqual([
+      { text: 'a', sayIt: 'b', where: 'c' },
+      { text: 'd', sayIt: 'e', where: 'f' },
+    ]);
+    expect(named('')).toBeUndefined();
   });
 
   it('takes lines as lists, and keeps what the form does not show', () => {

@@ -28,7 +28,7 @@ import { aboutClass } from '../about-class';
 import { edit } from '../editing/plan-edits';
 import { planKind, storedDocument } from '../editing/plan-kind';
 import { Gauge } from '../header/gauge';
-import { SaveNote } from '../header/save-note';
+import { SaveNote } from '../../shared/document-session/save-note';
 import { SwapField } from '../inspector/swap-field';
 import { ConflictDialog } from '../sheets/conflict-dialog';
 import { BeforeClass, PlanReading } from './plan-reading';

@@ -10,7 +10,7 @@ export interface StoredDocument<Content> {
 /** What there is to know of a kind of document, so that it can be written, kept, saved and settled like any other. */
 export interface DocumentKind<Content> {
   /** Part of the names under which the browser keeps it; stays for ever. */
-  readonly name: 'plan' | 'ladder';
+  readonly name: 'plan' | 'ladder' | 'phrase';
   /** Opens what the browser kept, whichever version of Leiter wrote it; null for what cannot be read. */
   readonly open: (kept: unknown) => Content | null;
   readonly write: (content: Content) => object;

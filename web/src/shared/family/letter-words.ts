@@ -57,6 +57,16 @@ export function letterWords(i18n: I18n, kind: LetterKind, about: About, family: 
           : i18n._(msg`${name} was not in ${title} on ${day}. We hope all is well. What mattered was: ${focus}; we come back to it.`),
         ...taskWords(i18n, family),
       );
+    case 'ready': {
+      const grade = family.gradeName ?? '';
+      return written(
+        i18n._(msg`${name} is ready for ${grade}`),
+        i18n._(
+          msg`${name} has shown, or can show on the day, what the grade ${grade} asks. The next grading is on ${day} and begins at ${family.startsAt}.`,
+        ),
+        i18n._(msg`May ${name} come? Please answer this letter; we enter ${name} once we know. Nobody has to: there will be another day.`),
+      );
+    }
     case 'grading': {
       const grade = family.gradeName ?? '';
       return written(

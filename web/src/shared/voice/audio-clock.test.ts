@@ -40,11 +40,19 @@ describe('the clock of the sound card', () => {
     );
   });
 
+  it('is right at once where it may be: between two beats', () => {
+    const clock = new AudioClock();
+    for (let now = 0; now <= 12_000; now += 50) clock.read(now, now / 1000 - (now > 6000 ? 0.8 : 0));
+    expect(clock.audioAt(12_000)).toBeGreaterThan(11.5);
+    clock.settle();
+    expect(clock.audioAt(12_000)).toBeCloseTo(11.2, 9);
+  });
+
   it('is set anew where the sound card stood still for long', () => {
     const clock = new AudioClock();
     for (let now = 0; now <= 6000; now += 50) clock.read(now, now / 1000);
-    for (let now = 7500; now <= 14_000; now += 50) clock.read(now, now / 1000 - 1.5);
-    expect(clock.audioAt(14_000)).toBeCloseTo(12.5, 9);
+    for (let now = 8000; now <= 14_000; now += 50) clock.read(now, now / 1000 - 2);
+    expect(clock.audioAt(14_000)).toBeCloseTo(12, 9);
   });
 
   it('says nothing until it was read, and nothing of before after a sleep', () => {

@@ -6,7 +6,9 @@ const mostSlew = 0.02;
 /** In one reading by no more than this, however long ago the last one was. */
 const mostStepSeconds = 0.02;
 /** Further off, it stood still or slept: it is set anew. */
-const jumpSeconds = 0.5;
+const jumpSeconds = 1.5;
+/** Between two beats it is set right at once where it is off by more: less is not worth a break. */
+const settleSeconds = 0.1;
 
 /**
  * Says when, on the clock of the sound card, a moment of the page's clock is. The sound card's clock is read in steps and late, never
@@ -22,7 +24,7 @@ export class AudioClock {
     const passed = (now - (this.readings.at(-1)?.at ?? now)) / 1000;
     const offset = audioSeconds - now / 1000;
     this.readings = [...this.readings.filter(({ at }) => now - at < windowMilliseconds), { at: now, offset }];
-    const right = Math.max(...this.readings.map((one) => one.offset));
+    const right = this.right();
     if (this.followed === null || Math.abs(right - this.followed) > jumpSeconds) {
       this.followed = right;
       return;
@@ -30,6 +32,15 @@ export class AudioClock {
     const off = right - this.followed;
     const most = Math.min(mostStepSeconds, passed * Math.min(mostSlew, Math.abs(off) / followSeconds));
     this.followed += Math.sign(off) * most;
+  }
+
+  /** Nothing is on a beat at this moment, so that it can be set right at once. */
+  settle(): void {
+    if (this.followed !== null && Math.abs(this.right() - this.followed) > settleSeconds) this.followed = this.right();
+  }
+
+  private right(): number {
+    return Math.max(...this.readings.map((one) => one.offset));
   }
 
   /** What was read no longer holds: the sound card stood still. */

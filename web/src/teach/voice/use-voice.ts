@@ -117,9 +117,13 @@ export function useVoice(
     if (!machine || !isSpeaking || !isRunning) return;
     const { clock, context, player } = machine;
     const ticker = new Worker(new URL('./ticker.worker.ts', import.meta.url), { type: 'module' });
+    let taught = now.current.run?.itemIndex;
     const tick = (): void => {
       const moment = monotonicNow();
       clock.read(moment, context.currentTime);
+      // from one item to the next nobody is on a beat
+      if (now.current.run?.itemIndex !== taught) clock.settle();
+      taught = now.current.run?.itemIndex;
       const parts = partsNow(now.current, (wall) => clock.audioAt(wall) ?? 0);
       if (parts) player.look(parts);
       else player.hush();

@@ -1,11 +1,10 @@
 import { t } from '@lingui/core/macro';
 import Box from '@mui/material/Box';
-import type { ClassPlan } from '@leiter/core';
-import type { SaveState } from '../../shared/document-session/use-document-session';
-import { palette } from '../../shared/palette';
+import { palette } from '../palette';
+import type { SaveState } from './use-document-session';
 
-/** What is saved, what is not yet, and why. */
-export function SaveNote({ state, changedBy }: { readonly state: SaveState<ClassPlan>; readonly changedBy: string | null }) {
+/** Of a document that saves itself: what is saved, what is not yet, and why. */
+export function SaveNote({ state, changedBy }: { readonly state: SaveState<unknown>; readonly changedBy: string | null }) {
   return (
     <Box role="status" aria-live="polite" sx={{ fontSize: 13.5, color: state.kind === 'refused' ? palette.stop : palette.soft }}>
       {state.kind === 'saved' && changedBy !== null ? t`${changedBy} changed it: shown` : words(state)}
@@ -13,7 +12,7 @@ export function SaveNote({ state, changedBy }: { readonly state: SaveState<Class
   );
 }
 
-function words(state: SaveState<ClassPlan>): string {
+function words(state: SaveState<unknown>): string {
   switch (state.kind) {
     case 'saved':
       return t`saved`;
