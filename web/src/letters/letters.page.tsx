@@ -182,7 +182,7 @@ function FamilyLine({
         <Box sx={{ ml: 'auto', fontSize: 13.5, color: palette.soft }}>{languageNames[family.language]}</Box>
       </Box>
       <Box sx={{ fontSize: 13.5, color: family.to.length === 0 ? palette.caution : palette.soft }}>
-        {sent ? stateWords(sent) : family.to.length === 0 ? t`no address: copy the text` : kindWords(kind)}
+        {sent ? stateWords(sent) : family.to.length === 0 ? t`${kindWords(kind)} – no address: copy the text` : kindWords(kind)}
       </Box>
     </ChoiceRow>
   );

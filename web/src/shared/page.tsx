@@ -54,6 +54,16 @@ export function Page({
   );
 }
 
+const atHand = {
+  position: 'sticky',
+  bottom: 0,
+  maxHeight: '44vh',
+  overflowY: 'auto',
+  zIndex: 1,
+  backgroundColor: palette.paper,
+  borderTop: `2px solid ${palette.primary}`,
+} as const;
+
 /** A panel of a page that scrolls by itself; reachable by keyboard, so that it can be scrolled without a mouse. */
 export function Panel({
   label,
@@ -61,6 +71,7 @@ export function Panel({
   children,
   padding = 2.25,
   isFirstOnPhone = false,
+  isAtHandOnPhone = false,
 }: {
   readonly label: string;
   readonly width?: number;
@@ -68,6 +79,8 @@ export function Panel({
   readonly padding?: number;
   /** What one does by thumb stands before what one reads. */
   readonly isFirstOnPhone?: boolean;
+  /** Stays at the lower edge, under the thumb, while the rest scrolls. */
+  readonly isAtHandOnPhone?: boolean;
 }) {
   return (
     <Box
@@ -89,6 +102,7 @@ export function Panel({
           borderRight: 0,
           p: padding === 0 ? 0 : 1.5,
           order: isFirstOnPhone ? -1 : 0,
+          ...(isAtHandOnPhone ? atHand : {}),
         },
       }}
     >

@@ -102,6 +102,7 @@ function TermsPage() {
 }
 
 function WordLine({ word: { movement, text, sayIt, meaning, variants, spoken } }: { readonly word: Word }) {
+  const isSaidTwice = meaning.toLowerCase() === movement.name.toLowerCase();
   return (
     <Box
       component="li"
@@ -122,12 +123,14 @@ function WordLine({ word: { movement, text, sayIt, meaning, variants, spoken } }
         <Link to={`/library/${movement.slug}`}>{text}</Link>
         {variants.map((variant) => (
           <Box key={variant.text} sx={{ fontWeight: 400, fontSize: 13.5, lineHeight: 1.3, color: palette.soft }}>
-            {t`${variant.text}: ${variant.where}`}
+            {t`${variant.where}: ${variant.text}`}
           </Box>
         ))}
       </Box>
       <Box sx={{ color: palette.soft, [onPhone]: { gridColumn: 2, gridRow: 2 } }}>{sayIt ?? ''}</Box>
-      <Box sx={{ [onPhone]: { gridColumn: 2, gridRow: 3 } }}>{text === movement.name ? meaning : t`${movement.name}: ${meaning}`}</Box>
+      <Box sx={{ [onPhone]: { gridColumn: 2, gridRow: 3 } }}>
+        {text === movement.name ? meaning : isSaidTwice ? movement.name : t`${movement.name}: ${meaning}`}
+      </Box>
       <Box sx={{ [onPhone]: { gridColumn: 3, gridRow: 1 }, ...notOnPaper }}>
         <SayButton words={[spoken]} label={t`Say ${text}`}>
           {t`Say it`}

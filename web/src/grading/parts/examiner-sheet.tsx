@@ -2,7 +2,9 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import type { GradingPageResponse } from '@leiter/contract';
 import type { Library, Mark, Station } from '@leiter/core';
 import { useState } from 'react';
@@ -34,6 +36,7 @@ export function ExaminerSheet({ page, library }: { readonly page: GradingPageRes
   const ownId = session?.person.id ?? '';
   const marks = useGradingMarks(page, ownId);
   const sheets = markSheets(page);
+  const isPhone = useMediaQuery('(max-width: 699px)');
   const [wanted, setWanted] = useState<string | null>(null);
   const [place, setPlace] = useState<SheetPlace>({ line: 0, child: 0 });
   const sheet = sheets.find(({ key }) => key === wanted) ?? sheets[0];
@@ -44,6 +47,10 @@ export function ExaminerSheet({ page, library }: { readonly page: GradingPageRes
         <Message title={t`Nobody comes yet`} text={t`Choose children first, under “Who comes”.`} />
       </Panel>
     );
+  const choose = (key: string): void => {
+    setWanted(key);
+    setPlace({ line: 0, child: 0 });
+  };
   const lines = linesOf(sheet, page, library);
   const cellOf = sheetCells(sheet.children, lines, marks, ownId);
   const personName = (id: string): string => page.people.find((person) => person.id === id)?.name ?? '';
@@ -70,23 +77,41 @@ export function ExaminerSheet({ page, library }: { readonly page: GradingPageRes
   };
   return (
     <>
-      <Panel label={t`Sheets`} width={236} padding={0}>
-        <ChoiceRows>
-          {sheets.map((one) => (
-            <SheetChoice
-              key={one.key}
-              sheet={one}
-              page={page}
-              isChosen={one === sheet}
-              ownId={ownId}
-              {...progressOf(one, page, library, marks, ownId)}
-              onChoose={() => {
-                setWanted(one.key);
-                setPlace({ line: 0, child: 0 });
-              }}
-            />
-          ))}
-        </ChoiceRows>
+      <Panel label={t`Sheets`} width={236} padding={isPhone ? 1.5 : 0}>
+        {isPhone ? (
+          <TextField
+            select
+            label={t`Whose sheet`}
+            value={sheet.key}
+            fullWidth
+            onChange={(event) => {
+              choose(event.target.value);
+            }}
+            slotProps={{ select: { native: true } }}
+          >
+            {sheets.map((one) => (
+              <option key={one.key} value={one.key}>
+                {[one.visits[0]?.at, namesOf(one)].filter((part) => part !== undefined).join(' ')}
+              </option>
+            ))}
+          </TextField>
+        ) : (
+          <ChoiceRows>
+            {sheets.map((one) => (
+              <SheetChoice
+                key={one.key}
+                sheet={one}
+                page={page}
+                isChosen={one === sheet}
+                ownId={ownId}
+                {...progressOf(one, page, library, marks, ownId)}
+                onChoose={() => {
+                  choose(one.key);
+                }}
+              />
+            ))}
+          </ChoiceRows>
+        )}
       </Panel>
       <Panel label={t`Mark sheet`}>
         {!isOpen && (
@@ -109,7 +134,7 @@ export function ExaminerSheet({ page, library }: { readonly page: GradingPageRes
         />
       </Panel>
       {chosen?.isAsked && isOpen && (
-        <Panel label={t`Chosen mark`} width={300}>
+        <Panel label={t`Chosen mark`} width={300} isAtHandOnPhone>
           <Examiners
             cell={chosen}
             page={page}
@@ -141,6 +166,8 @@ export function ExaminerSheet({ page, library }: { readonly page: GradingPageRes
   );
 }
 
+const namesOf = ({ children }: MarkSheet): string => children.map(({ name }) => name).join(', ');
+
 function progressOf(sheet: MarkSheet, page: GradingPageResponse, library: Library, marks: readonly ShownMark[], ownId: string) {
   const lines = linesOf(sheet, page, library);
   return markedOf(sheet.children, lines, sheetCells(sheet.children, lines, marks, ownId));
@@ -167,7 +194,7 @@ function SheetChoice({
   const own = sheet.visits.filter(({ examinerIds }) => examinerIds.includes(ownId)).map(({ station }) => stationWords[station]);
   return (
     <ChoiceRow isChosen={isChosen} onChoose={onChoose}>
-      <strong>{sheet.children.map(({ name }) => name).join(', ')}</strong>
+      <strong>{namesOf(sheet)}</strong>
       <Box sx={{ fontSize: 13, color: palette.soft }}>
         {[sheet.visits[0]?.at, grade, t`${marked} of ${asked}`].filter((part) => part !== undefined).join(' · ')}
         {own.length > 0 && <Box sx={{ color: palette.ink }}>{t`you: ${own.join(', ')}`}</Box>}

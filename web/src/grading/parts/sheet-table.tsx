@@ -8,6 +8,7 @@ import { markOfKey, type MarkChange } from '../../marking/mark-grid';
 import { qualityText } from '../../shared/criterion-text';
 import { isBehindDialog, isTyping } from '../../shared/page-keys';
 import { palette } from '../../shared/palette';
+import { onPhone } from '../../shared/screen';
 import { useWindowKeys } from '../../shared/window-keys';
 import { markWords } from '../../shared/words';
 import { hasSides, type SheetCell, type SheetLine } from '../examiner-cells';
@@ -78,7 +79,7 @@ export function SheetTable({
           <tr>
             <th scope="col">{t`Asked`}</th>
             {sheetChildren.map((child) => (
-              <Box component="th" scope="col" key={child.childId} sx={{ minWidth: 132, p: 1 }}>
+              <Box component="th" scope="col" key={child.childId} sx={{ minWidth: 132, p: 1, [onPhone]: { minWidth: 100 } }}>
                 <strong>{child.name}</strong>
                 <Box sx={{ fontSize: 12.5, color: palette.soft }}>{t`${child.leadSide} leads`}</Box>
               </Box>
@@ -104,7 +105,15 @@ export function SheetTable({
                 <Box
                   component="th"
                   scope="row"
-                  sx={{ borderTop: `1px solid ${palette.line}`, py: 0.5, pr: 1.5, minWidth: 220, maxWidth: 420, lineHeight: 1.25 }}
+                  sx={{
+                    borderTop: `1px solid ${palette.line}`,
+                    py: 0.5,
+                    pr: 1.5,
+                    minWidth: 220,
+                    maxWidth: 420,
+                    lineHeight: 1.25,
+                    [onPhone]: { minWidth: 150, pr: 1 },
+                  }}
                 >
                   {line.movement.name}
                   {hasSides(line) && <>, {line.side}</>}
