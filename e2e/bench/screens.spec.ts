@@ -1,4 +1,4 @@
-import { movementCopies, type NamingEntry } from '@leiter/core/testing';
+import { movementCopies, type NamingEntry } from '@leiter/core/testing/movement-copies';
 import type { Browser, BrowserContext, Page } from '@playwright/test';
 import { expect, openToday, settled, signIn, test, ask } from '../tests/leiter.js';
 import { tell } from './tell.js';

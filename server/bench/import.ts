@@ -1,4 +1,4 @@
-import { movementCopies, type NamingEntry } from '@leiter/core/testing';
+import { movementCopies, type NamingEntry } from '@leiter/core/testing/movement-copies';
 import { benchClub, tell, timed } from './bench-club.js';
 
 /** Measures taking in 3,000 movements over HTTP beside looking at the same file; prints one JSON line per row. */

@@ -5,6 +5,7 @@ import { isFields, type Fields } from './library-shapes.js';
 import type { Library } from './library.js';
 import { readPhrase } from '../phrase/phrase-text.js';
 import { phraseFindingWords, walk } from '../phrase/walk.js';
+import { groupBy } from '../values/group-by.js';
 import { adultNeeds, surfaces, type Movement, type Prerequisite, type Surface } from './movement.js';
 
 /** Floors on which a fall or a hard landing does least. */
@@ -101,6 +102,11 @@ const surfacesOf = ({ needs }: Movement): readonly Surface[] => (needs.surface =
  * what leads to it asking for more care than it does itself.
  */
 export function unsignable(movements: readonly Movement[], library: Library): readonly LibraryFault[] {
+  // asked once of the whole library: of each entry which others lead to it
+  const leading = groupBy(
+    [...library.values()].flatMap((before) => [...new Set(before.leadsTo)].map((to) => ({ to, before }))),
+    ({ to }) => to,
+  );
   return movements.flatMap((movement): readonly LibraryFault[] => {
     const { slug: entry, hazards, tiers, prerequisites, faults } = movement;
     const found: LibraryFault[] = [];
@@ -119,8 +125,7 @@ export function unsignable(movements: readonly Movement[], library: Library): re
       const before = library.get(slug);
       if (before && before.leastAge > movement.leastAge) say('leastAge', `${slug} ${String(before.leastAge)}`);
     }
-    for (const before of library.values()) {
-      if (!before.leadsTo.includes(entry)) continue;
+    for (const { before } of leading.get(entry) ?? []) {
       const shared = before.hazards.filter((hazard) => fallHazards.includes(hazard) && hazards.includes(hazard));
       if (shared.length === 0) continue;
       if (surfacesOf(movement).some((surface) => !surfacesOf(before).includes(surface))) say('needs.surface', before.slug);

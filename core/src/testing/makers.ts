@@ -13,8 +13,6 @@ import type { ChildInClass, Home } from '../versions/child-in-class.js';
 import { plainPace } from '../timing/pace.js';
 import { defaultTimingSettings } from '../timing/settings.js';
 
-export { movementCopies, type NamingEntry } from './movement-copies.js';
-
 /** A movement of which only what matters is said: else a known standing mobiliser that asks nothing of anybody. */
 export function aMovement(slug: string, said: Partial<Movement> = {}): Movement {
   const dose: Dose = { kind: 'timed', seconds: 60 };
