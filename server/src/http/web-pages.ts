@@ -38,13 +38,22 @@ export function servePages(app: Pick<NestExpressApplication, 'use'>, folder: str
         response.setHeader('Cache-Control', 'no-cache').type('html');
         // the page of families is built by itself
         if (home !== null && request.path === '/home') response.setHeader('X-Robots-Tag', 'noindex').send(home);
-        else response.send(html.replace('</head>', () => `${linksFor(request.path, isKnown)}</head>`));
+        else {
+          const { asks, rest } = linksFor(request.path, isKnown);
+          response.send(html.replace('<head>', () => `<head>${asks}`).replace('</head>', () => `${rest}</head>`));
+        }
       });
   });
 }
 
+interface FirstLinks {
+  /** What the page asks of the API: first of all, since the server works at it while the browser fetches scripts, six at once. */
+  readonly asks: string;
+  readonly rest: string;
+}
+
 /** @returns the links for the page at a path; what it asks of the API only for somebody who may be signed in. */
-function firstLinks({ fonts, pages }: FirstNeeds): (path: string, isKnown: boolean) => string {
+function firstLinks({ fonts, pages }: FirstNeeds): (path: string, isKnown: boolean) => FirstLinks {
   const fontLinks = fonts.map((file) => `<link rel="preload" as="font" type="font/woff2" crossorigin href="/${file}">`);
   const known = pages.map(({ path, scripts, asks }) => ({
     read: match<Values>(path, { decode: false }),
@@ -54,9 +63,13 @@ function firstLinks({ fonts, pages }: FirstNeeds): (path: string, isKnown: boole
   return (path, isKnown) => {
     for (const page of known) {
       const found = page.read(path);
-      if (found) return [...fontLinks, ...page.scripts, ...(isKnown ? page.asks.map((ask) => askLink(ask, found.params)) : [])].join('');
+      if (found)
+        return {
+          asks: isKnown ? page.asks.map((ask) => askLink(ask, found.params)).join('') : '',
+          rest: [...fontLinks, ...page.scripts].join(''),
+        };
     }
-    return fontLinks.join('');
+    return { asks: '', rest: fontLinks.join('') };
   };
 }
 
