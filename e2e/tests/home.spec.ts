@@ -85,6 +85,23 @@ test('A family’s phone: opened by its link, practised without a connection wit
   await page.goto(`${leiter.url}/`);
   await expect(page.getByRole('region', { name: 'It hurt at home' })).toContainText('Mei H.');
 
+  // asked about its words: what is said at the end is what was said of each answer
+  await phone.getByRole('button', { name: 'Ask me' }).click();
+  const words = phone.getByRole('region', { name: 'Words to know' });
+  let asked = 0;
+  let right = 0;
+  for (const result = words.getByRole('group', { name: 'Result' }); !(await result.isVisible()); asked += 1) {
+    await words.locator('.answers button').first().click();
+    await expect(words.locator('.answers .right')).toHaveCount(1);
+    if (await words.locator('.answers .right').and(words.locator('.answers button').first()).isVisible()) right += 1;
+    await words.getByRole('button', { name: /^(Next question|How many were right\?)$/ }).click();
+  }
+  expect(asked).toBeGreaterThan(2);
+  await expect(words.getByText(`${String(right)} of ${String(asked)} right`)).toBeVisible();
+  await expect(words.getByRole('listitem')).toHaveCount(asked - right);
+  await words.getByRole('button', { name: 'To the words' }).click();
+  await expect(words.getByRole('button', { name: 'Turn it over' })).toBeVisible();
+
   // ended, the link opens nothing, and the phone keeps nothing of it
   await page.goto(`${leiter.url}/children/${id}`);
   await about.getByRole('button', { name: 'End the link' }).click();

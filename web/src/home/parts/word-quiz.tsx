@@ -3,12 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import type { HomeWord } from '@leiter/contract';
 import { quizOf, type Question, type QuizWay } from '@leiter/core';
 import { useState } from 'react';
-import { computerVoice } from '../../shared/voice/computer-voice';
-
-const canHear = (): boolean => 'speechSynthesis' in window;
-const say = ({ spoken }: HomeWord): void => {
-  computerVoice(1, spoken.language)?.say(spoken.text, 0);
-};
+import { canHear, HearIt } from './hear-it';
 
 /** Whether there are words enough to choose from. */
 export const canBeAsked = (words: readonly HomeWord[]): boolean => quizOf(words, ['meaning'], 1).length > 1;
@@ -107,14 +102,7 @@ function Asked({
       </div>
       {way === 'ear' ? (
         <div className="buttons">
-          <button
-            type="button"
-            onClick={() => {
-              say(asked);
-            }}
-          >
-            <Trans>Hear it</Trans>
-          </button>
+          <HearIt word={asked} />
         </div>
       ) : (
         <div className="large" style={{ fontSize: way === 'meaning' ? 26 : 18, margin: '6px 0' }}>
@@ -154,16 +142,7 @@ function Asked({
           <button type="button" className="main" autoFocus onClick={onNext}>
             {isLast ? t`How many were right?` : t`Next question`}
           </button>
-          {canHear() && (
-            <button
-              type="button"
-              onClick={() => {
-                say(asked);
-              }}
-            >
-              <Trans>Hear it</Trans>
-            </button>
-          )}
+          <HearIt word={asked} />
         </div>
       )}
     </div>

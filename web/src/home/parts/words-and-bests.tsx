@@ -3,8 +3,8 @@ import { Trans } from '@lingui/react/macro';
 import type { HomePageResponse, HomeWord } from '@leiter/contract';
 import { daysBetween, type MeasuredLine } from '@leiter/core';
 import { useState } from 'react';
-import { computerVoice } from '../../shared/voice/computer-voice';
 import { dateText } from '../home-words';
+import { HearIt } from './hear-it';
 import { Section } from './section';
 import { canBeAsked, WordQuiz } from './word-quiz';
 
@@ -110,16 +110,7 @@ function Cards({ words }: { readonly words: readonly HomeWord[] }) {
         )}
       </div>
       <div className="buttons" style={{ justifyContent: 'center' }}>
-        {'speechSynthesis' in window && (
-          <button
-            type="button"
-            onClick={() => {
-              computerVoice(1, word.spoken.language)?.say(word.spoken.text, 0);
-            }}
-          >
-            <Trans>Hear it</Trans>
-          </button>
-        )}
+        <HearIt word={word} />
         <button
           type="button"
           className="main"
