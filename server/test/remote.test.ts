@@ -180,7 +180,7 @@ describe('a phone beside the device that teaches', () => {
     expect([...statuses]).toEqual([[404, 10_000]]);
     expect(teaching.of('press')).toEqual([]);
     teaching.close();
-  }, 120_000);
+  }, 300_000);
 });
 
 describe('the door to the network', () => {

@@ -28,15 +28,18 @@ describe('the clock of the sound card', () => {
       fc.property(fc.double({ min: 0.02, max: 0.45, noNaN: true }), fc.integer({ min: 0, max: 4000 }), (stood, when) => {
         const clock = new AudioClock();
         let last: number | null = null;
+        let uneven = 0;
         for (let now = 0; now <= 120_000; now += 50) {
           clock.read(now, now / 1000 - (now > 6000 + when ? stood : 0));
           const at = clock.audioAt(now) ?? 0;
           // a tick of 50 ms is never shorter or longer than by a fiftieth of it
-          if (last !== null) expect(Math.abs(at - last - 0.05)).toBeLessThanOrEqual(0.001 + 1e-9);
+          if (last !== null) uneven = Math.max(uneven, Math.abs(at - last - 0.05));
           last = at;
         }
+        expect(uneven).toBeLessThanOrEqual(0.001 + 1e-9);
         expect(Math.abs((last ?? 0) - (120 - stood))).toBeLessThan(0.001);
       }),
+      { numRuns: 25 },
     );
   });
 
