@@ -56,7 +56,7 @@ test('From marks to a grade: whom to look at, when it will be there and what it 
   await since.fill('2020-01-01');
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Make the file' }).click();
-  expect((await download).suggestedFilename()).toBe('Kittiwakes-2020-01-01.pdf');
+  expect((await download).suggestedFilename()).toBe('certificates-Kittiwakes-2020-01-01.pdf');
   await expect(page.getByRole('dialog')).toBeHidden();
 
   // the term as a report, and as tables

@@ -38,7 +38,8 @@ test('A grading day from the timetable to the grade: two examiners, one of them 
   await page.getByLabel('Day', { exact: true }).press('Enter');
   await page.getByLabel('Size of belt or badge for Jamal D.').fill('120 cm');
   await page.getByLabel('Size of belt or badge for Jamal D.').press('Enter');
-  await page.getByRole('checkbox', { name: 'Runa Petrie' }).check();
+  await page.getByRole('checkbox', { name: 'Runa Petrie' }).click();
+  await expect(page.getByRole('checkbox', { name: 'Runa Petrie' })).toBeChecked();
 
   await page.getByRole('button', { name: 'Timetable', exact: true }).click();
   await page.getByRole('button', { name: 'Make the timetable' }).click();
