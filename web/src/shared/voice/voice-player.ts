@@ -28,8 +28,8 @@ export interface Part {
 const aheadSeconds = 0.7;
 /** Moved by less, the item's clock is the same: readings of two clocks differ by some milliseconds. */
 const sameSeconds = 0.03;
-/** A hair of silence between two: the clocks move against each other by less. */
-const gapSeconds = 0.01;
+/** A hair of silence between two: a beat bends by less where the clocks move against each other. */
+const gapSeconds = 0.02;
 /** A clip that is a little too long is played so much faster at most. */
 const mostRate = 1.3;
 
