@@ -3,6 +3,7 @@ import { paperWithProgress, type PaperLine } from '@leiter/contract';
 import { addDays } from '@leiter/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { certificatesDocument, type Certificate } from '../src/certificates/certificate-paper.js';
+import { aCertificate } from './a-certificate.js';
 import { asBuffer, otherClub, testApp, type Agent, type TestApp } from './test-app.js';
 
 let club: TestApp;
@@ -115,17 +116,7 @@ describe('a certificate', () => {
 });
 
 describe('the page of a certificate', () => {
-  const certificate: Certificate = {
-    clubName: 'The Sail Loft',
-    childName: 'Noor H',
-    says: 'has earned the grade',
-    title: 'Reef',
-    about: 'Gymnastics, 1 December 2026',
-    shown: ['Straight jump', 'Bridge', 'Stork'],
-    signedBy: null,
-    ladder: { rungs: 8, earned: 2 },
-    verifiedAt: 'https://leiter.example/verify/0b5c',
-  };
+  const certificate: Certificate = { ...aCertificate, verifiedAt: 'https://leiter.example/verify/0b5c' };
   const plain = { colour: null, secondColour: null, crest: null };
 
   it('says who, what, when and what was shown, and fills the rungs that were climbed', () => {

@@ -1,7 +1,8 @@
 import type { Party } from '@leiter/core';
 import { afterAll, expect, it } from 'vitest';
-import { certificatesDocument, type Certificate } from '../src/certificates/certificate-paper.js';
+import { certificatesDocument } from '../src/certificates/certificate-paper.js';
 import { TookTooLong, WorkersService } from '../src/work/workers.service.js';
+import { aCertificate } from './a-certificate.js';
 
 const workers = new WorkersService();
 afterAll(() => workers.onApplicationShutdown());
@@ -22,20 +23,9 @@ it('a task that takes longer than it may is ended, and the next one is done', as
   expect(Buffer.from(pdf).subarray(0, 5).toString()).toBe('%PDF-');
 }, 60_000);
 
-const certificate: Certificate = {
-  clubName: 'The Sail Loft',
-  childName: 'Noor H',
-  says: 'has earned the grade',
-  title: 'Reef',
-  about: 'Gymnastics, 1 December 2026',
-  shown: ['Straight jump', 'Bridge', 'Stork'],
-  signedBy: null,
-  ladder: { rungs: 8, earned: 2 },
-  verifiedAt: null,
-};
 const many = 120;
 const paper = certificatesDocument(
-  Array.from({ length: many }, () => certificate),
+  Array.from({ length: many }, () => aCertificate),
   { colour: null, secondColour: null, crest: null },
 );
 

@@ -164,6 +164,14 @@ describe('landings', () => {
     expect(found(counts(21))).toEqual({ kind: 'too-many-landings', landings: 63, most: 60 });
     expect(found(counts(7, 3))).toEqual({ kind: 'too-many-landings', landings: 63, most: 60 });
     expect(found(reps(21))).toEqual({ kind: 'too-many-landings', landings: 63, most: 60 });
+    // a leap with its run-up is one landing a time, whatever its steps do
+    const leap = aLibrary(aMovement('landing-position', { kind: 'basic' }), { ...dance, kind: 'skill' });
+    const ofLeap = (count: number): unknown =>
+      findingsOf('landings', aPlan({ skill: [anItem('landing-position'), anItem('dance', { dose: reps(count) })] }), leap, {
+        agesYears: [8],
+      })[0]?.fact;
+    expect(ofLeap(60)).toBeUndefined();
+    expect(ofLeap(61)).toEqual({ kind: 'too-many-landings', landings: 61, most: 60 });
   });
 
   it('are one finding for all that come too early', () => {

@@ -31,14 +31,14 @@ const wantsLanding = (movement: Movement): boolean =>
 type Landing = Pick<TimedItem, 'item' | 'sides' | 'share' | 'movingSeconds' | 'movement'>;
 
 /**
- * How often an item lands: once for each repetition, on each side; a timed item as often as its seconds allow at two a rep. What has steps lands as
- * often as they leap and jump.
+ * How often an item lands: once for each repetition, on each side; a timed item as often as its seconds allow at two a rep. What has steps and is done
+ * to counts lands as often as they leap and jump, and so does each repetition of a routine or a form; one of a leap is one, whatever leads up to it.
  */
 export function landingsOf({ item, sides, share, movingSeconds, movement }: Landing): number {
   const { dose } = item;
   const passes = share * passesOf({ sides });
   const steps = phraseLandings(movement);
-  if (steps && dose.kind === 'reps') return (repsOf(dose) ?? 0) * steps.landings * passes;
+  if (steps && dose.kind === 'reps' && movement.kind === 'combination') return (repsOf(dose) ?? 0) * steps.landings * passes;
   if (steps && dose.kind === 'counts')
     return Math.round(((countsOnce(dose) * (dose.repeats + timesLearnt(dose))) / steps.counts) * steps.landings * passes);
   switch (dose.kind) {

@@ -147,7 +147,7 @@ export function forecastOf(one: ChildToForecast, progress: Progress, coming: rea
   const ownLooks = (looksAClass * prior.classes + looks) / (prior.classes + attended.length);
   const open = works.filter(({ left }) => left > 0);
   const rests = open.map(({ requirement, name }) =>
-    name === 'unseen' ? someOf((one.restsOn?.get(requirement.movement) ?? []).flatMap((slug) => indexesOf(open, slug))) : null,
+    name === 'unseen' ? (one.restsOn?.get(requirement.movement) ?? []).flatMap((slug) => indexesOf(open, slug)) : [],
   );
   const [shown, expected] = [
     works.reduce((sum, work) => sum + work.shown, 0),
@@ -155,8 +155,6 @@ export function forecastOf(one: ChildToForecast, progress: Progress, coming: rea
   ];
   const chance = chanceOf(seedOf('forecast', one.id, grade.slug));
   const asked = timeAsked(grade, child);
-  // after so many classes that it came to; the same in every run
-  const practisedAfter = Array.from({ length: coming.length + 1 }, (_, more) => practised(attended.length + more));
   const last = new Map<RequirementId | null, number>();
   const ends: number[] = [];
   for (let run = 0; run < runs; run += 1) {
@@ -168,7 +166,6 @@ export function forecastOf(one: ChildToForecast, progress: Progress, coming: rea
     );
     const left = open.map((work) => work.left);
     const begun = left.map(() => false);
-    const waits = (side: number): boolean => rests[side]?.some((other) => !begun[other]) ?? false;
     let [came, isOpen, at, hangs] = [attended.length, left.length, -1, null as RequirementId | null];
     const isAsked = (nth: number): boolean =>
       child.classesSince + came - attended.length >= grade.leastClasses && (nth < 0 ? today : (coming[nth] ?? '')) >= asked;
@@ -178,9 +175,9 @@ export function forecastOf(one: ChildToForecast, progress: Progress, coming: rea
       if (chance() >= cameShare) continue;
       came += 1;
       const looked = Math.min(mostLooked, ownLooks / Math.max(1, isOpen));
-      const practice = practisedAfter[came - attended.length] ?? 0;
+      const practice = practised(came);
       for (let side = 0; side < left.length; side += 1) {
-        if (left[side] === 0 || waits(side)) continue;
+        if ((left[side] ?? 0) === 0 || (rests[side] ?? []).some((other) => !begun[other])) continue;
         if (chance() >= looked * Math.min(mostShown, (paces[side] ?? 0) * practice)) continue;
         begun[side] = true;
         left[side] = (left[side] ?? 0) - 1;
@@ -211,8 +208,6 @@ function timeAsked(grade: Grade, { inGradeSince, birthDate }: ChildOnLadder): Da
   const byAge = `${String(Number(birthDate.slice(0, 4)) + grade.leastAgeYears).padStart(4, '0')}${birthDate.slice(4)}`;
   return byWeeks > byAge ? byWeeks : byAge;
 }
-
-const someOf = (indexes: readonly number[]): readonly number[] | null => (indexes.length > 0 ? indexes : null);
 
 const indexesOf = (open: readonly SideWork[], slug: MovementSlug): readonly number[] =>
   open.flatMap(({ requirement }, index) => (requirement.movement === slug ? [index] : []));

@@ -131,7 +131,7 @@ export class CertificatesService {
   }
 
   /** @param onPages told now and then how many are set @param signal ends it when nobody waits any more @returns a PDF */
-  async print(clubId: string, { certificates }: Batch, onPages: (set: number) => void, signal: AbortSignal): Promise<Buffer> {
+  async print(clubId: string, { certificates }: Batch, onPages: (set: number) => void, signal?: AbortSignal): Promise<Buffer> {
     const document = certificatesDocument(certificates, await this.looks.look(clubId));
     return this.workers.setPaper(document, certificates.length, { onPages, signal });
   }

@@ -164,7 +164,8 @@ export class HomeController {
   ): Promise<StreamableFile> {
     const { clubId, childId } = await this.links.childOf(tokenIn(authorization), address);
     const batch = await this.certificates.ofGrade(clubId, childId, gradeId, originOf(request));
-    return paperAnswer(request, response, batch.name, 1, (onPages, signal) => this.certificates.print(clubId, batch, onPages, signal));
+    // one page is set to its end: a thread that strangers could end would be everybody's
+    return paperAnswer(request, response, batch.name, 1, (onPages) => this.certificates.print(clubId, batch, onPages));
   }
 
   /** The id under which a grade can be verified, and its badge fetched; for a family that allows it. */

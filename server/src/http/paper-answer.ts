@@ -28,7 +28,11 @@ export async function paperAnswer(request: Request, response: Response, name: st
     nobodyWaits.abort();
   });
   if (!request.get('accept')?.includes(paperWithProgress)) {
-    const pdf = await make(() => undefined, nobodyWaits.signal);
+    const pdf = await make(() => undefined, nobodyWaits.signal).catch((error: unknown) => {
+      // ended for the asker has gone: nothing went wrong, and nobody reads the answer
+      if (nobodyWaits.signal.aborted) return Buffer.alloc(0);
+      throw error;
+    });
     return new StreamableFile(pdf, { type: 'application/pdf', disposition: `inline; filename="${name}"` });
   }
   const stream = new PassThrough();

@@ -41,12 +41,12 @@ export class WorkersService implements OnApplicationShutdown {
 
   /**
    * Sets a document on paper, and says how many of its pages are set while it is at it.
-   * @param signal ends it when nobody waits for it any more
+   * @param signal ends it when nobody waits for it any more; left out, it is set to its end
    */
   async setPaper(
     document: object,
     pages: number,
-    { onPages, signal }: { readonly onPages: (set: number) => void; readonly signal: AbortSignal },
+    { onPages, signal }: { readonly onPages: (set: number) => void; readonly signal?: AbortSignal | undefined },
   ): Promise<Buffer> {
     const { port1, port2 } = new MessageChannel();
     port1.on('message', onPages);

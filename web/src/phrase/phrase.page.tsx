@@ -29,6 +29,7 @@ import { readPhraseOf, useMovements } from '../queries/library.queries';
 import { useMay } from '../queries/may';
 import type { StoredDocument } from '../shared/document-session/document-kind';
 import type { KeptHistory } from '../shared/document-session/kept-history';
+import { SettleButtons } from '../shared/document-session/settle-buttons';
 import { SaveNote } from '../shared/document-session/save-note';
 import { useDocumentSession } from '../shared/document-session/use-document-session';
 import { useKeptHistory } from '../shared/document-session/use-kept-history';
@@ -296,24 +297,16 @@ function Conflict({
         </Box>
       )}
       <Box sx={{ display: 'flex', gap: 1.25, mt: 1 }}>
-        {current && (
-          <Button
-            variant="outlined"
-            onClick={() => {
-              onSettle(current.content);
-            }}
-          >
-            <Trans>Take theirs</Trans>
-          </Button>
-        )}
-        <Button
-          variant="outlined"
-          onClick={() => {
+        <SettleButtons
+          current={current}
+          keep={t`Go on with mine`}
+          onTake={({ content }) => {
+            onSettle(content);
+          }}
+          onKeep={() => {
             onSettle(null);
           }}
-        >
-          <Trans>Go on with mine</Trans>
-        </Button>
+        />
       </Box>
     </Box>
   );

@@ -133,7 +133,7 @@ export function factsOf(movement: Movement): FactsForm {
 const variantsText = (variants: readonly TermVariant[]): string =>
   variants.map(({ text, sayIt, where }) => [text, sayIt, where].join(' / ')).join('\n');
 
-/** A part that is missing is empty: the server says so at the field. */
+/** A part that is missing is empty. */
 function variantsIn(typed: string): { readonly variants?: readonly TermVariant[] } {
   const variants = typed
     .split('\n')
@@ -208,6 +208,11 @@ export function withFacts(before: Movement, facts: FactsForm): { readonly moveme
   asked(facts.homeTask !== '', 'homeTask', t`May a child do it alone at home?`);
   asked(facts.sections.length > 0, 'sections', t`In which part of a class is it done?`);
   asked(facts.littleRoom === '' || (facts.littleLengthM !== '' && facts.littleWidthM !== ''), 'littleLengthM', t`How much floor is that?`);
+  asked(
+    (variantsIn(facts.termVariants).variants ?? []).every(({ text, sayIt, where }) => text !== '' && sayIt !== '' && where !== ''),
+    'termVariants',
+    t`A name is written “what it is called / how it is said / by whom”.`,
+  );
   const known = new Map(before.prerequisites.map((one) => [one.movement, one]));
   const prerequisites: readonly Prerequisite[] = facts.prerequisites.map((slug) => known.get(slug) ?? { movement: slug, mark: 'alone' });
   const { inLittleRoom: _before, ...needs } = before.needs;

@@ -40,6 +40,8 @@ describe('editing an entry', () => {
       { text: 'd', sayIt: 'e', where: 'f' },
     ]);
     expect(named('')).toBeUndefined();
+    const { faults } = movementFrom(movement, { ...rest, facts: { ...facts, termVariants: 'a / b' } });
+    expect(faults.map(({ field }) => field)).toEqual(['facts.termVariants']);
   });
 
   it('takes lines as lists, and keeps what the form does not show', () => {

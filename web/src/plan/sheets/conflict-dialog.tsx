@@ -1,7 +1,6 @@
 import { plural, t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
@@ -21,6 +20,7 @@ import {
   type Track,
 } from '@leiter/core';
 import type { StoredDocument } from '../../shared/document-session/document-kind';
+import { SettleButtons } from '../../shared/document-session/settle-buttons';
 import { sectionWords } from '../../shared/words';
 
 interface Props {
@@ -54,24 +54,16 @@ export function ConflictDialog({ current, yours, library, onSettle }: Props) {
         )}
       </DialogContent>
       <DialogActions>
-        {current && (
-          <Button
-            variant="outlined"
-            onClick={() => {
-              onSettle(current.content);
-            }}
-          >
-            <Trans>Take theirs</Trans>
-          </Button>
-        )}
-        <Button
-          variant="contained"
-          onClick={() => {
+        <SettleButtons
+          current={current}
+          keep={t`Keep mine`}
+          onTake={({ content }) => {
+            onSettle(content);
+          }}
+          onKeep={() => {
             onSettle(yours);
           }}
-        >
-          <Trans>Keep mine</Trans>
-        </Button>
+        />
       </DialogActions>
     </Dialog>
   );

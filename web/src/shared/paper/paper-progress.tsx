@@ -16,7 +16,12 @@ export function PaperProgress({ paper: { progress, failed } }: { readonly paper:
   const { set, of } = progress;
   return (
     <Box sx={{ mt: 1, maxWidth: 280, fontSize: 14 }}>
-      <LinearProgress variant="determinate" value={(set / of) * 100} aria-label={t`Certificates that are set`} />
+      {/* before the first page is set all of them are measured */}
+      <LinearProgress
+        variant={set === 0 ? 'indeterminate' : 'determinate'}
+        value={(set / of) * 100}
+        aria-label={t`Certificates that are set`}
+      />
       {plural(of, { one: `${set} of # set`, other: `${set} of # set` })}
     </Box>
   );

@@ -1,5 +1,5 @@
+import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
@@ -7,6 +7,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
 import { isChange, ladderLines, type LadderVersion } from '@leiter/core';
 import type { StoredDocument } from '../../shared/document-session/document-kind';
+import { SettleButtons } from '../../shared/document-session/settle-buttons';
 import { lineWords } from '../editing/line-words';
 
 interface Props {
@@ -39,22 +40,16 @@ export function LadderConflict({ current, yours, onSettle }: Props) {
         </ul>
       </DialogContent>
       <DialogActions>
-        <Button
-          variant="outlined"
-          onClick={() => {
-            onSettle(current.content, current);
+        <SettleButtons
+          current={current}
+          keep={t`Go on with mine`}
+          onTake={({ content }) => {
+            onSettle(content, current);
           }}
-        >
-          <Trans>Take theirs</Trans>
-        </Button>
-        <Button
-          variant="contained"
-          onClick={() => {
+          onKeep={() => {
             onSettle(yours, current);
           }}
-        >
-          <Trans>Go on with mine</Trans>
-        </Button>
+        />
       </DialogActions>
     </Dialog>
   );
