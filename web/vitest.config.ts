@@ -11,7 +11,7 @@ export default mergeConfig(
       setupFiles: ['src/testing/browser.ts'],
       include: ['*.test.ts', 'src/**/*.test.{ts,tsx}'],
       // a whole page is drawn, on two busy cores
-      testTimeout: 20_000,
+      testTimeout: 60_000,
       isolate: false,
     },
   }),

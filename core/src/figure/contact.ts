@@ -1,6 +1,7 @@
+import { eight, type Body } from './body.js';
 import { jointLimits } from './limits.js';
 import type { LimbAngles, LimbName, Pose, Target, WrittenPose } from './pose.js';
-import { limbRotation, placedFigure, radii, skeleton, trunkRotations, type SolvedFigure } from './solve.js';
+import { limbRotation, placedFigure, trunkRotations, type SolvedFigure } from './solve.js';
 import {
   aboutAxis,
   aboutX,
@@ -39,6 +40,7 @@ const degrees = 180 / Math.PI;
 /** Where a target of the body is, and how thick it is there. Left and right are the child's. */
 function pointOf(target: Exclude<Target, { readonly ahead: number }>, figure: SolvedFigure): Point {
   const { leftArm, rightArm, leftLeg, rightLeg } = figure;
+  const { radii } = figure.body;
   const leg = (own: SolvedFigure['leftLeg']): Record<'hip' | 'thigh' | 'knee' | 'shin' | 'ankle' | 'foot' | 'heel' | 'toes', Point> => ({
     hip: { at: own.hip, radius: radii.seat },
     thigh: { at: between(own.hip, own.knee, 0.6), radius: radii.thigh },
@@ -88,14 +90,15 @@ interface TwoBones {
 
 function bonesOf(limb: LimbName, angles: LimbAngles, figure: SolvedFigure, frames: ReturnType<typeof trunkRotations>): TwoBones {
   const side = limb.startsWith('left') ? 1 : -1;
+  const { bones, radii } = figure.body;
   if (limb.endsWith('Arm')) {
     // the palm, in the frame of the forearm
-    const palm = add([0, -skeleton.foreArm, 0], turned(aboutX(-angles.end), [0, -skeleton.hand / 2, 0]));
+    const palm = add([0, -bones.foreArm, 0], turned(aboutX(-angles.end), [0, -bones.hand / 2, 0]));
     return {
       root: figure[limb as 'leftArm' | 'rightArm'].shoulder,
       frame: frames.high,
       side,
-      upper: skeleton.upperArm,
+      upper: bones.upperArm,
       lower: lengthOf(palm),
       offset: Math.atan2(palm[2], -palm[1]) * degrees,
       hinge: -1,
@@ -103,12 +106,12 @@ function bonesOf(limb: LimbName, angles: LimbAngles, figure: SolvedFigure, frame
       radius: radii.hand,
     };
   }
-  const ball = add([0, -skeleton.shin, 0], turned(aboutX(angles.end), [0, -(skeleton.ankleHeight - radii.foot), skeleton.ballAhead]));
+  const ball = add([0, -bones.shin, 0], turned(aboutX(angles.end), [0, -(bones.ankleHeight - radii.foot), bones.ballAhead]));
   return {
     root: figure[limb as 'leftLeg' | 'rightLeg'].hip,
     frame: frames.root,
     side,
-    upper: skeleton.thigh,
+    upper: bones.thigh,
     lower: lengthOf(ball),
     offset: -Math.atan2(ball[2], -ball[1]) * degrees,
     hinge: 1,
@@ -206,7 +209,8 @@ function placeOf(target: Target, figure: SolvedFigure, tip: Vector, radius: numb
   return far < 1e-9 ? add(at, [0, 0, thick + radius]) : add(at, scaled(away, (thick + radius) / far));
 }
 
-function tipOf(limb: LimbName, figure: SolvedFigure): Vector {
+/** What of a limb touches: the palm, the ball of the foot. */
+export function tipOf(limb: LimbName, figure: SolvedFigure): Vector {
   if (limb === 'leftArm' || limb === 'rightArm') return between(figure[limb].wrist, figure[limb].fingers, 0.5);
   return figure[limb].ball;
 }
@@ -215,9 +219,9 @@ function tipOf(limb: LimbName, figure: SolvedFigure): Vector {
  * Bends the limbs of a pose until each touches or reaches what it should, exact to `contactExact`; the written angles say which way elbows
  * and knees go. @throws ContactError by name where a child's joints cannot
  */
-export function inContact(pose: Pose, written: Pick<WrittenPose, 'touch'>): Pose {
+export function inContact(pose: Pose, written: Pick<WrittenPose, 'touch'>, body: Body = eight): Pose {
   return contactsOf(written).reduce((current, { limb, target }) => {
-    const figure = placedFigure(current);
+    const figure = placedFigure(current, body);
     const bones = bonesOf(limb, current[limb], figure, trunkRotations(current));
     const place = placeOf(target, figure, tipOf(limb, figure), bones.radius);
     const angles = reaching(limb, current[limb], bones, place);
@@ -225,6 +229,35 @@ export function inContact(pose: Pose, written: Pick<WrittenPose, 'touch'>): Pose
     return { ...current, [limb]: angles };
   }, pose);
 }
+
+/**
+ * The pose with a hand or foot brought to a point; the pelvis is at the origin.
+ * @param steep how much higher the ball of the foot is than its heel, as an angle; as it was where it is left out
+ * @returns null where the joints do not allow it
+ */
+export function broughtTo(pose: Pose, limb: LimbName, point: Vector, body: Body = eight, steep?: Degrees): Pose | null {
+  const isLeg = limb === 'leftLeg' || limb === 'rightLeg';
+  const frames = trunkRotations(pose);
+  let current = pose;
+  let figure = placedFigure(pose, body);
+  const wanted = isLeg ? (steep ?? steepnessOf(figure[limb])) : 0;
+  for (let round = 0; round < (isLeg ? 3 : 1); round += 1) {
+    const angles = reaching(limb, current[limb], bonesOf(limb, current[limb], figure, frames), point);
+    if (typeof angles === 'string') return null;
+    current = { ...current, [limb]: angles };
+    if (!isLeg || round === 2) break;
+    figure = placedFigure(current, body);
+    const [least, most] = jointLimits.leg.end;
+    const end = Math.max(least, Math.min(most, angles.end + steepnessOf(figure[limb]) - wanted));
+    if (Math.abs(end - angles.end) < 0.01) break;
+    current = { ...current, [limb]: { ...angles, end } };
+  }
+  return current;
+}
+
+/** How much the ball of a foot is higher than its heel, as an angle. */
+export const steepnessOf = ({ heel, ball }: SolvedFigure['leftLeg']): Degrees =>
+  Math.asin(Math.max(-1, Math.min(1, (ball[1] - heel[1]) / Math.max(1e-9, lengthOf(minus(ball, heel)))))) * degrees;
 
 /** A pose that a child cannot take: which limb does not come to what. */
 export class ContactError extends Error {
@@ -236,7 +269,7 @@ export class ContactError extends Error {
 /** How far a limb is from what it should touch, surface to surface, or from where it should reach; in body lengths. */
 export function contactGap(figure: SolvedFigure, limb: LimbName, target: Target): number {
   const tip = tipOf(limb, figure);
-  const radius = limb.endsWith('Arm') ? radii.hand : radii.foot;
+  const radius = limb.endsWith('Arm') ? figure.body.radii.hand : figure.body.radii.foot;
   if (typeof target !== 'string') return lengthOf(minus(tip, placeOf(target, figure, tip, radius)));
   const { at, radius: thick } = pointOf(target, figure);
   return Math.abs(lengthOf(minus(tip, at)) - thick - radius);

@@ -1,5 +1,6 @@
-import type { Prop } from './pose.js';
-import { radii, skeleton, type Arm, type Leg, type SolvedFigure } from './solve.js';
+import { eight } from './body.js';
+import type { HandShape } from './pose.js';
+import { type Arm, type Leg, type SolvedFigure } from './solve.js';
 import { between, type Degrees, type Vector } from './vector.js';
 
 export const facings = ['front', 'quarter', 'side', 'back', 'above'] as const;
@@ -28,12 +29,6 @@ export type Shape =
   | { readonly kind: 'body'; readonly points: readonly Flat[]; readonly width: number; readonly side: 'near' }
   | { readonly kind: 'disc'; readonly at: Flat; readonly radius: number; readonly side: 'near' };
 
-/** A thing beside the figure. */
-export interface PropShape {
-  readonly kind: Prop;
-  readonly lines: readonly (readonly Flat[])[];
-}
-
 /** The side is turned a little out of the straight view: both shoulders and both legs can be seen. */
 const views: Readonly<Record<Facing, View>> = {
   front: { azimuth: 0, elevation: 0 },
@@ -47,12 +42,12 @@ export const viewOf = (facing: Facing): View => views[facing];
 /** A limb this much behind the middle of the trunk counts as the far one. */
 const farBehind = 0.03;
 
-interface Camera {
+export interface Camera {
   readonly flat: (point: Vector) => Flat;
   readonly depth: (point: Vector) => number;
 }
 
-function cameraAt({ azimuth, elevation }: View): Camera {
+export function cameraAt({ azimuth, elevation }: View): Camera {
   const radians = Math.PI / 180;
   const [c, s] = [Math.cos(azimuth * radians), Math.sin(azimuth * radians)];
   const [level, lifted] = [Math.cos(elevation * radians), Math.sin(elevation * radians)];
@@ -68,6 +63,7 @@ export const flattened = (point: Vector, view: View): Flat => cameraAt(view).fla
 
 /** @returns the strokes of a figure from one side, the furthest first; the head is drawn where its depth puts it. */
 export function shapesOf(figure: SolvedFigure, view: View): readonly Shape[] {
+  const { radii } = figure.body;
   const camera = cameraAt(view);
   const trunkDepth = (camera.depth(figure.pelvis) + camera.depth(figure.chest)) / 2;
   const parts: { readonly depth: number; readonly shape: Shape }[] = [];
@@ -84,11 +80,14 @@ export function shapesOf(figure: SolvedFigure, view: View): readonly Shape[] {
       },
     });
   };
-  const arm = ({ shoulder, elbow, wrist, fingers }: Arm): void => {
+  const arm = ({ shoulder, elbow, wrist, fingers, hand }: Arm): void => {
     const depth = (camera.depth(shoulder) + camera.depth(elbow) + camera.depth(wrist)) / 3;
     stroke(depth, [shoulder, elbow], radii.arm * 2 + 0.006);
     stroke(depth, [elbow, wrist], radii.arm * 2, [between(elbow, wrist, 0.3), wrist]);
-    stroke(depth, [wrist, fingers], radii.hand * 2, [wrist, fingers]);
+    for (const { to, width } of handStrokes[hand]) {
+      const tip = between(wrist, fingers, to);
+      stroke(depth, [wrist, tip], radii.hand * width, [wrist, tip]);
+    }
   };
   const leg = ({ hip, knee, ankle, heel, toes }: Leg): void => {
     const depth = (camera.depth(hip) + camera.depth(knee) + camera.depth(ankle)) / 3;
@@ -116,6 +115,17 @@ export function shapesOf(figure: SolvedFigure, view: View): readonly Shape[] {
   return parts.toSorted((a, b) => a.depth - b.depth).map(({ shape }) => shape);
 }
 
+/** A hand as strokes from the wrist: how far along the fingers, and how thick in thicknesses of the open hand. */
+const handStrokes: Readonly<Record<HandShape, readonly { readonly to: number; readonly width: number }[]>> = {
+  open: [{ to: 1, width: 2 }],
+  fist: [{ to: 0.42, width: 3.1 }],
+  flat: [{ to: 1.18, width: 1.25 }],
+  pointing: [
+    { to: 0.5, width: 2.3 },
+    { to: 1.25, width: 1 },
+  ],
+};
+
 /** A limb that points at the viewer is a dot; a gap round it would only be a speck. */
 function isLong(points: readonly Flat[]): boolean {
   const [first, last] = [points[0], points.at(-1)];
@@ -123,9 +133,9 @@ function isLong(points: readonly Flat[]): boolean {
 }
 
 /** Round the trunk: shoulders, waist, hips, up the one side and down the other. */
-function outlineOf({ leftArm, rightArm, leftLeg, rightLeg, waist }: SolvedFigure): readonly Vector[] {
+function outlineOf({ leftArm, rightArm, leftLeg, rightLeg, waist, body }: SolvedFigure): readonly Vector[] {
   const inwards = 0.018;
-  const beside = (one: Vector, other: Vector): Vector => between(one, other, inwards / skeleton.shoulderHalf);
+  const beside = (one: Vector, other: Vector): Vector => between(one, other, inwards / body.bones.shoulderHalf);
   const side = (hip: Vector, shoulder: Vector): Vector => {
     const half = 0.62;
     return [
@@ -153,6 +163,7 @@ export interface Extent {
 }
 
 export function extentOf(figures: readonly SolvedFigure[], view: View): Extent {
+  const { radii } = figures[0]?.body ?? eight;
   const camera = cameraAt(view);
   const points = figures.flatMap((figure) => [
     ...[figure.leftArm, figure.rightArm].flatMap(({ elbow, fingers }) => [elbow, fingers]),
@@ -170,89 +181,4 @@ export function extentOf(figures: readonly SolvedFigure[], view: View): Extent {
     top: Math.max(...ups) + radii.head,
     bottom: Math.min(0, Math.min(...ups) - radii.foot),
   };
-}
-
-/** @returns the lines of what stands beside or under a figure. */
-export function propShapes(props: readonly Prop[], figure: SolvedFigure, view: View): readonly PropShape[] {
-  const camera = cameraAt(view);
-  const { left, right } = extentOf([figure], view);
-  const seat = camera.flat(figure.pelvis);
-  return props.map((kind) => {
-    switch (kind) {
-      case 'wall': {
-        const at = wallAt(figure, camera);
-        return {
-          kind,
-          lines: [
-            [
-              [at, 0],
-              [at, 1.35],
-            ],
-          ],
-        };
-      }
-      case 'line':
-        return {
-          kind,
-          lines: [
-            [
-              [left - 0.05, 0],
-              [right + 0.05, 0],
-            ],
-          ],
-        };
-      case 'chair': {
-        const isSatOn = seat[1] < 0.4;
-        const y = isSatOn ? seat[1] - radii.seat : 0.27;
-        // somebody who stands holds its back
-        const back = isSatOn ? seat[0] - 0.13 : camera.flat(figure.leftArm.wrist)[0];
-        const top = isSatOn ? y + 0.34 : camera.flat(figure.leftArm.wrist)[1] - radii.hand;
-        return {
-          kind,
-          lines: [
-            [
-              [back, y],
-              [back + 0.29, y],
-            ],
-            [
-              [back, 0],
-              [back, top],
-            ],
-            [
-              [back + 0.28, 0],
-              [back + 0.28, y],
-            ],
-          ],
-        };
-      }
-      case 'cushion': {
-        const [x, y] = camera.flat(figure.rightArm.fingers);
-        return {
-          kind,
-          lines: [
-            [
-              [x + 0.03, y - 0.12],
-              [x + 0.03, y + 0.14],
-              [x + 0.1, y + 0.14],
-              [x + 0.1, y - 0.12],
-              [x + 0.03, y - 0.12],
-            ],
-          ],
-        };
-      }
-    }
-  });
-}
-
-/** A wall stands where the body reaches it: at the hands of somebody upright, at the feet or back of everybody else. */
-function wallAt(figure: SolvedFigure, camera: Camera): number {
-  const { leftArm, leftLeg, pelvis, chest } = figure;
-  const isUpsideDown = chest[1] < pelvis[1];
-  if (isUpsideDown) {
-    const heel = camera.flat(leftLeg.toes)[0];
-    return heel + Math.sign(heel - camera.flat(leftArm.wrist)[0] || -1) * (radii.foot + 0.004);
-  }
-  const hands = camera.flat(leftArm.fingers)[0];
-  const back = camera.flat(chest)[0];
-  return hands > back + 0.15 ? Math.max(hands, camera.flat(leftArm.wrist)[0]) + radii.hand : back - radii.trunk;
 }

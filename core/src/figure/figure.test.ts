@@ -1,13 +1,28 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { extentOf, propShapes, shapesOf, viewOf } from './draw.js';
+import { eight } from './body.js';
+import { extentOf, facings, flattened, shapesOf, viewOf } from './draw.js';
 import { jointFaults, jointLimits } from './limits.js';
-import { motionOf, poseAt } from './motion.js';
-import { blended, completePose, limbNames, mirrored, type Bearing, type LimbAngles, type Pose, type WrittenPose } from './pose.js';
+import { figureAt, motionOf } from './motion.js';
+import {
+  blended,
+  completePose,
+  handShapes,
+  limbNames,
+  mirrored,
+  props,
+  type Bearing,
+  type LimbAngles,
+  type Pose,
+  type WrittenPose,
+} from './pose.js';
 import { poseNamed, poseNames } from './pose-book.js';
 import { settled } from './settle.js';
-import { centreOfMass, heightOf, leanOver, skeleton, solve, type SolvedFigure } from './solve.js';
-import type { Vector } from './vector.js';
+import { centreOfMass, heightOf, leanOver, solve, type SolvedFigure } from './solve.js';
+import { propShapes } from './things.js';
+import { minus, type Vector } from './vector.js';
+
+const skeleton = eight.bones;
 
 const named = (name: string): Pose => {
   const pose = poseNamed(name);
@@ -41,6 +56,7 @@ const anyPose: fc.Arbitrary<Pose> = fc.record({
   rightArm: limb(jointLimits.arm),
   leftLeg: limb(jointLimits.leg),
   rightLeg: limb(jointLimits.leg),
+  hands: fc.record({ left: fc.constantFrom(...handShapes), right: fc.constantFrom(...handShapes) }),
   lift: fc.double({ min: 0, max: 0.4, noNaN: true }),
 });
 
@@ -221,20 +237,24 @@ describe('blending', () => {
 });
 
 describe('a motion', () => {
-  const apart = (pose: Pose, name: string): number => {
-    const [one, other] = [solve(pose), figureOf(name)];
-    return distance(one.rightLeg.toes, other.rightLeg.toes) + distance(one.leftArm.fingers, other.leftArm.fingers);
+  const apart = (one: SolvedFigure, name: string): number => {
+    const other = figureOf(name);
+    const seen = (figure: SolvedFigure, point: Vector): Vector => minus(point, figure.pelvis);
+    return (
+      distance(seen(one, one.rightLeg.toes), seen(other, other.rightLeg.toes)) +
+      distance(seen(one, one.leftArm.fingers), seen(other, other.leftArm.fingers))
+    );
   };
 
   it('goes to and fro between two poses, and round where the last is the first', () => {
-    const plie = motionOf(['first-position-round', 'plie-first']);
+    const knee = motionOf(['stand', 'knee-up']);
     const kick = motionOf(['fighting-stance', 'front-chamber', 'front-kick', 'fighting-stance']);
-    if (!plie || !kick) throw new Error('no motion');
-    expect(poseAt(plie, 0).leftLeg.bend).toBeCloseTo(0);
-    expect(apart(poseAt(plie, 0.5), 'plie-first')).toBeLessThan(1e-9);
-    expect(poseAt(plie, 0.999).leftLeg.bend).toBeLessThan(2);
-    expect(apart(poseAt(kick, 2 / 3), 'front-kick')).toBeLessThan(1e-9);
-    expect(apart(kick.still, 'front-kick')).toBe(0);
+    if (!knee || !kick) throw new Error('no motion');
+    expect(apart(figureAt(knee, 0), 'stand')).toBeLessThan(1e-9);
+    expect(apart(figureAt(knee, 0.5), 'knee-up')).toBeLessThan(0.03);
+    expect(apart(figureAt(knee, 0.9999), 'stand')).toBeLessThan(0.02);
+    expect(apart(figureAt(kick, 2 / 3), 'front-kick')).toBeLessThan(0.03);
+    expect(apart(kick.stillFigure, 'front-kick')).toBeLessThan(0.03);
   });
 
   it('of a name that no pose has is none', () => {
@@ -265,9 +285,52 @@ describe('drawing', () => {
 
   it('stands a wall where hands or feet reach it', () => {
     const push = figureOf('wall-push');
-    const [wall] = propShapes(['wall'], push, viewOf('side'));
+    const [wall] = propShapes({ props: ['wall'], stillFigure: push, path: [] }, push, viewOf('side'));
     const at = wall?.lines[0]?.[0]?.[0] ?? 0;
     expect(at).toBeGreaterThan(push.leftArm.wrist[2]);
     expect(at - push.leftArm.fingers[2]).toBeLessThan(0.08);
+  });
+
+  it('draws every thing that there is beside any pose with it, from every side, as lines that are somewhere', () => {
+    for (const prop of props)
+      for (const pose of ['stand', 'plank', 'long-sit', 'handstand', 'chair-sit', 'bridge-raised']) {
+        const one = motionOf([`${pose} ${prop}`]);
+        if (!one) throw new Error(`${pose} ${prop}`);
+        for (const facing of facings)
+          for (const { lines } of propShapes(one, one.stillFigure, viewOf(facing)))
+            expect(lines.flat(2).every(Number.isFinite), `${pose} ${prop} ${facing}`).toBe(true);
+      }
+    const sofa = motionOf(['bridge-raised']);
+    expect(sofa && propShapes(sofa, sofa.stillFigure, viewOf('side'))[0]?.lines.length).toBe(1);
+  });
+
+  it('lays a line under the whole way that is gone on it', () => {
+    const walk = motionOf(['line-walk', 'line-walk other-side', 'line-walk']);
+    if (!walk) throw new Error('no motion');
+    const [line = []] = propShapes(walk, walk.stillFigure, viewOf('side'))[0]?.lines ?? [];
+    const reach = line.map(([right]) => right);
+    for (const { to } of walk.path)
+      for (const foot of [to.figure.leftLeg, to.figure.rightLeg]) {
+        expect(flattened(foot.toes, viewOf('side'))[0]).toBeLessThan(Math.max(...reach));
+        expect(flattened(foot.heel, viewOf('side'))[0]).toBeGreaterThan(Math.min(...reach));
+      }
+  });
+
+  it('draws a fist as a knob and a flat hand as a blade', () => {
+    const thickest = (text: string): number => {
+      const one = motionOf([text]);
+      if (!one) throw new Error(text);
+      const { leftArm } = one.stillFigure;
+      const [x, y] = flattened(leftArm.wrist, viewOf('front'));
+      return Math.max(
+        ...shapesOf(one.stillFigure, viewOf('front')).flatMap((shape) =>
+          shape.kind === 'stroke' && Math.hypot((shape.points[0]?.[0] ?? 9) - x, (shape.points[0]?.[1] ?? 9) - y) < 1e-9
+            ? [shape.width]
+            : [],
+        ),
+      );
+    };
+    expect(thickest('stand-arms-side fists')).toBeGreaterThan(thickest('stand-arms-side') * 1.3);
+    expect(thickest('stand-arms-side flat-hands')).toBeLessThan(thickest('stand-arms-side') * 0.8);
   });
 });

@@ -1,4 +1,4 @@
-import type { Pose, Prop, WrittenPose } from './pose.js';
+import type { Pose, WrittenPose } from './pose.js';
 import { allFoursPoses } from './poses/all-fours.js';
 import { invertedPoses } from './poses/inverted.js';
 import { jumpingPoses } from './poses/jumping.js';
@@ -26,7 +26,7 @@ const written: Readonly<Record<string, WrittenPose>> = {
 export const poseNames: readonly string[] = Object.keys(written);
 
 /** @returns a base pose as it is written; null for a name that no pose has. */
-export const writtenPose = (name: string): WrittenPose | null => written[name] ?? null;
+export const writtenPose = (name: string): WrittenPose | null => (Object.hasOwn(written, name) ? (written[name] ?? null) : null);
 
 const settledByName = new Map<string, Pose>();
 
@@ -34,14 +34,9 @@ const settledByName = new Map<string, Pose>();
 export function poseNamed(name: string): Pose | null {
   const known = settledByName.get(name);
   if (known) return known;
-  const found = written[name];
+  const found = writtenPose(name);
   if (!found) return null;
   const pose = settled(found);
   settledByName.set(name, pose);
   return pose;
-}
-
-/** What stands beside or under a base pose. */
-export function propsOf(name: string): readonly Prop[] {
-  return written[name]?.props ?? [];
 }

@@ -1,4 +1,16 @@
-import type { Degrees } from './vector.js';
+import {
+  aboutAxis,
+  aboutX,
+  aboutY,
+  aboutZ,
+  after,
+  lengthOf,
+  scaled,
+  transposed,
+  type Degrees,
+  type Rotation,
+  type Vector,
+} from './vector.js';
 
 /** A joint of the trunk: forward, to the left, turned to the left. */
 export interface TrunkAngles {
@@ -46,8 +58,13 @@ export const bearings = [
 ] as const;
 export type Bearing = (typeof bearings)[number];
 
-/** What stands beside or under the figure. */
-export type Prop = 'wall' | 'chair' | 'line' | 'cushion';
+/** How a hand is held. */
+export const handShapes = ['open', 'fist', 'flat', 'pointing'] as const;
+export type HandShape = (typeof handShapes)[number];
+
+/** What stands beside or under the figure, or is in its hands. */
+export const props = ['wall', 'chair', 'line', 'cushion', 'ring', 'towel', 'beam', 'sofa', 'block', 'ball', 'pad'] as const;
+export type Prop = (typeof props)[number];
 
 /** A shape of the body: angles only. Where it stands follows from what touches the floor. */
 export interface Pose {
@@ -60,6 +77,7 @@ export interface Pose {
   readonly rightArm: LimbAngles;
   readonly leftLeg: LimbAngles;
   readonly rightLeg: LimbAngles;
+  readonly hands: { readonly left: HandShape; readonly right: HandShape };
   /** How high the lowest point is above the floor, in body lengths; more than 0 in a jump. */
   readonly lift: number;
 }
@@ -80,6 +98,7 @@ export interface WrittenPose {
   readonly rightArm?: Partial<LimbAngles>;
   readonly leftLeg?: Partial<LimbAngles>;
   readonly rightLeg?: Partial<LimbAngles>;
+  readonly hands?: HandShape | { readonly left?: HandShape; readonly right?: HandShape };
   /** What the pose stands on: it leans until the weight is above it. */
   readonly on?: 'feet' | 'leftFoot' | 'rightFoot';
   /** Leans from the ankles with the whole body, or with the standing leg alone, so that the trunk stays as it is written. */
@@ -111,6 +130,8 @@ export interface Levelling {
   readonly of: Bearing;
   readonly with: Bearing;
   readonly by: Turn;
+  /** How much higher `of` lies than `with`, in body lengths: on a block, a beam, a sofa; 0 where it is left out. */
+  readonly above?: number;
 }
 
 const noTrunk: TrunkAngles = { flex: 0, bend: 0, twist: 0 };
@@ -132,6 +153,10 @@ export function completePose(written: WrittenPose): Pose {
     rightArm: limb(written.arms, written.rightArm),
     leftLeg: limb(written.legs, written.leftLeg),
     rightLeg: limb(written.legs, written.rightLeg),
+    hands:
+      typeof written.hands === 'string'
+        ? { left: written.hands, right: written.hands }
+        : { left: written.hands?.left ?? 'open', right: written.hands?.right ?? 'open' },
     lift: written.lift ?? 0,
   };
 }
@@ -148,6 +173,7 @@ export function mirrored(pose: Pose): Pose {
     rightArm: pose.leftArm,
     leftLeg: pose.rightLeg,
     rightLeg: pose.leftLeg,
+    hands: { left: pose.hands.right, right: pose.hands.left },
     lift: pose.lift,
   };
 }
@@ -167,18 +193,13 @@ export function blendedLimb(a: LimbAngles, b: LimbAngles, share: number): LimbAn
 
 /** @returns the pose between two, at a share from 0 to 1; the pelvis turns the short way round. */
 export function blended(from: Pose, to: Pose, share: number): Pose {
-  const turn = (a: Degrees, b: Degrees): Degrees => a + shortWay(b - a) * share;
   const trunk = (a: TrunkAngles, b: TrunkAngles): TrunkAngles => ({
     flex: mix(a.flex, b.flex, share),
     bend: mix(a.bend, b.bend, share),
     twist: mix(a.twist, b.twist, share),
   });
   return {
-    root: {
-      pitch: turn(from.root.pitch, to.root.pitch),
-      roll: turn(from.root.roll, to.root.roll),
-      yaw: turn(from.root.yaw, to.root.yaw),
-    },
+    root: rootBetween(from.root, to.root, share),
     low: trunk(from.low, to.low),
     high: trunk(from.high, to.high),
     neck: trunk(from.neck, to.neck),
@@ -186,9 +207,39 @@ export function blended(from: Pose, to: Pose, share: number): Pose {
     rightArm: blendedLimb(from.rightArm, to.rightArm, share),
     leftLeg: blendedLimb(from.leftLeg, to.leftLeg, share),
     rightLeg: blendedLimb(from.rightLeg, to.rightLeg, share),
+    hands: share < 0.5 ? from.hands : to.hands,
     lift: mix(from.lift, to.lift, share),
   };
 }
+
+/** How far apart two ways to lie are that are turned into each other about one axis; further, each angle goes its own short way. */
+const mostTurn = 170;
+
+/** How the pelvis lies between two: about one axis; where only one angle differs, by that. */
+function rootBetween(from: Pose['root'], to: Pose['root'], share: number): Pose['root'] {
+  const by = { pitch: shortWay(to.pitch - from.pitch), roll: shortWay(to.roll - from.roll), yaw: shortWay(to.yaw - from.yaw) };
+  const byAngles = { pitch: from.pitch + by.pitch * share, roll: from.roll + by.roll * share, yaw: from.yaw + by.yaw * share };
+  if (Object.values(by).filter((angle) => Math.abs(angle) > 1e-9).length < 2) return byAngles;
+  const [a, b] = [rootRotation(from), rootRotation(to)];
+  const whole = after(b, transposed(a));
+  const angle = Math.acos(Math.max(-1, Math.min(1, (whole[0] + whole[4] + whole[8] - 1) / 2))) / radians;
+  const axis: Vector = [whole[7] - whole[5], whole[2] - whole[6], whole[3] - whole[1]];
+  const long = lengthOf(axis);
+  if (angle > mostTurn || long < 1e-9) return byAngles;
+  return rootOf(after(aboutAxis(scaled(axis, 1 / long), angle * share), a));
+}
+
+const radians = Math.PI / 180;
+
+/** How a pelvis is turned: forward after to the side, then about the vertical. */
+export const rootRotation = ({ pitch, roll, yaw }: Pose['root']): Rotation => after(aboutY(yaw), after(aboutX(pitch), aboutZ(-roll)));
+
+/** The angles of a turned pelvis, taken apart again. */
+export const rootOf = (r: Rotation): Pose['root'] => ({
+  pitch: Math.asin(Math.max(-1, Math.min(1, -r[5]))) / radians,
+  yaw: Math.atan2(r[2], r[8]) / radians,
+  roll: -Math.atan2(r[3], r[4]) / radians,
+});
 
 /** A turn of at most half a circle; exactly half goes forward. */
 function shortWay(degrees: Degrees): Degrees {

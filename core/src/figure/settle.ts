@@ -1,3 +1,4 @@
+import { eight, type Body } from './body.js';
 import { inContact } from './contact.js';
 import { completePose, type LimbAngles, type LimbName, type Pose, type Turn, type WrittenPose } from './pose.js';
 import { heightBetween, leanOver } from './solve.js';
@@ -12,22 +13,22 @@ const stepDegrees = 1;
  * @throws Error where no turn within 60 degrees does it, ContactError where a limb does not come to what it touches: a pose that ships is
  * wrong then.
  */
-export function settled(written: WrittenPose): Pose {
+export function settled(written: WrittenPose, body: Body = eight): Pose {
   const level = (pose: Pose): Pose =>
     (written.level ?? []).reduce(
-      (current, { of, with: other, by }) => turnedUntil(current, by, (at) => heightBetween(at, of, other)),
+      (current, { of, with: other, by, above = 0 }) => turnedUntil(current, by, (at) => heightBetween(at, of, other, body) - above),
       pose,
     );
   // who leans may move what is touched
-  return inContact(balanced(inContact(level(completePose(written)), written), written), written);
+  return inContact(balanced(inContact(level(completePose(written)), written, body), written, body), written, body);
 }
 
-function balanced(pose: Pose, { on, leans = 'body' }: WrittenPose): Pose {
+function balanced(pose: Pose, { on, leans = 'body' }: WrittenPose, body: Body): Pose {
   if (on === undefined) return pose;
   const sideways =
-    on === 'feet' ? pose : turnedUntil(pose, on === 'leftFoot' ? 'leftLeg.abduct' : 'rightLeg.abduct', (at) => leanOver(at, on, 'x'));
+    on === 'feet' ? pose : turnedUntil(pose, on === 'leftFoot' ? 'leftLeg.abduct' : 'rightLeg.abduct', (at) => leanOver(at, on, 'x', body));
   return turnedUntil(sideways, leans === 'leg' && on !== 'feet' ? `${on === 'leftFoot' ? 'leftLeg' : 'rightLeg'}.lean` : 'lean', (at) =>
-    leanOver(at, on, 'z'),
+    leanOver(at, on, 'z', body),
   );
 }
 

@@ -1,45 +1,13 @@
-import type { Bearing, LimbAngles, Pose, TrunkAngles } from './pose.js';
+import { eight, type Body } from './body.js';
+import { rootRotation, type Bearing, type HandShape, type LimbAngles, type Pose, type TrunkAngles } from './pose.js';
 import { aboutX, aboutY, aboutZ, add, after, scaled, turned, type Rotation, type Vector } from './vector.js';
-
-/**
- * A child of about eight in body lengths: six and a half heads tall, long trunk, short limbs (after usual tables of body
- * proportions by age). Radii are half the thickness with which the part is drawn, and with which it lies on the floor.
- */
-export const skeleton = {
-  shin: 0.215,
-  thigh: 0.235,
-  ankleHeight: 0.04,
-  heelBack: 0.035,
-  ballAhead: 0.075,
-  toeAhead: 0.115,
-  hipHalf: 0.05,
-  lowSpine: 0.14,
-  highSpine: 0.15,
-  shoulderHalf: 0.095,
-  neck: 0.065,
-  head: 0.08,
-  upperArm: 0.155,
-  foreArm: 0.135,
-  hand: 0.075,
-} as const;
-
-export const radii = {
-  head: 0.08,
-  trunk: 0.058,
-  seat: 0.064,
-  thigh: 0.043,
-  knee: 0.037,
-  shin: 0.032,
-  foot: 0.022,
-  arm: 0.029,
-  hand: 0.021,
-} as const;
 
 export interface Arm {
   readonly shoulder: Vector;
   readonly elbow: Vector;
   readonly wrist: Vector;
   readonly fingers: Vector;
+  readonly hand: HandShape;
 }
 
 export interface Leg {
@@ -63,6 +31,8 @@ export interface SolvedFigure {
   readonly rightArm: Arm;
   readonly leftLeg: Leg;
   readonly rightLeg: Leg;
+  /** Whose bones these are. */
+  readonly body: Body;
 }
 
 function trunkRotation({ flex, bend, twist }: TrunkAngles): Rotation {
@@ -75,74 +45,81 @@ export function limbRotation({ flex, abduct, rotate }: LimbAngles, side: 1 | -1)
 }
 
 /** An arm that hangs from a trunk turned so. */
-export function solveArm(angles: LimbAngles, chest: Vector, trunk: Rotation, side: 1 | -1): Arm {
-  const shoulder = add(chest, turned(trunk, [side * skeleton.shoulderHalf, -0.01, 0]));
+export function solveArm(
+  angles: LimbAngles,
+  chest: Vector,
+  trunk: Rotation,
+  side: 1 | -1,
+  { bones }: Body = eight,
+  hand: HandShape = 'open',
+): Arm {
+  const shoulder = add(chest, turned(trunk, [side * bones.shoulderHalf, -0.01, 0]));
   const upper = after(trunk, limbRotation(angles, side));
-  const elbow = add(shoulder, turned(upper, [0, -skeleton.upperArm, 0]));
+  const elbow = add(shoulder, turned(upper, [0, -bones.upperArm, 0]));
   const fore = after(upper, aboutX(-angles.bend));
-  const wrist = add(elbow, turned(fore, [0, -skeleton.foreArm, 0]));
-  const fingers = add(wrist, turned(after(fore, aboutX(-angles.end)), [0, -skeleton.hand, 0]));
-  return { shoulder, elbow, wrist, fingers };
+  const wrist = add(elbow, turned(fore, [0, -bones.foreArm, 0]));
+  const fingers = add(wrist, turned(after(fore, aboutX(-angles.end)), [0, -bones.hand, 0]));
+  return { shoulder, elbow, wrist, fingers, hand };
 }
 
-function solveLeg(angles: LimbAngles, pelvis: Vector, root: Rotation, side: 1 | -1): Leg {
-  const hip = add(pelvis, turned(root, [side * skeleton.hipHalf, 0, 0]));
+function solveLeg(angles: LimbAngles, pelvis: Vector, root: Rotation, side: 1 | -1, { bones, radii }: Body): Leg {
+  const hip = add(pelvis, turned(root, [side * bones.hipHalf, 0, 0]));
   const upper = after(root, limbRotation(angles, side));
-  const knee = add(hip, turned(upper, [0, -skeleton.thigh, 0]));
+  const knee = add(hip, turned(upper, [0, -bones.thigh, 0]));
   const lower = after(upper, aboutX(angles.bend));
-  const ankle = add(knee, turned(lower, [0, -skeleton.shin, 0]));
+  const ankle = add(knee, turned(lower, [0, -bones.shin, 0]));
   const foot = after(lower, aboutX(angles.end));
   const sole = (ahead: number, down: number): Vector => add(ankle, turned(foot, [0, -down, ahead]));
-  const down = skeleton.ankleHeight - radii.foot;
+  const down = bones.ankleHeight - radii.foot;
   return {
     hip,
     knee,
     ankle,
-    heel: sole(-skeleton.heelBack, down),
-    ball: sole(skeleton.ballAhead, down),
-    toes: sole(skeleton.toeAhead, down),
+    heel: sole(-bones.heelBack, down),
+    ball: sole(bones.ballAhead, down),
+    toes: sole(bones.toeAhead, down),
   };
 }
 
 /** How the parts of the trunk are turned: what legs hang from, and what arms hang from. */
 export function trunkRotations(pose: Pose): { readonly root: Rotation; readonly high: Rotation } {
-  const { pitch, roll, yaw } = pose.root;
-  const root = after(aboutY(yaw), after(aboutX(pitch), aboutZ(-roll)));
+  const root = rootRotation(pose.root);
   return { root, high: after(after(root, trunkRotation(pose.low)), trunkRotation(pose.high)) };
 }
 
 /** Forward kinematics: joint positions with the pelvis at the origin. */
-export function placedFigure(pose: Pose): SolvedFigure {
-  const { pitch, roll, yaw } = pose.root;
-  const root = after(aboutY(yaw), after(aboutX(pitch), aboutZ(-roll)));
+export function placedFigure(pose: Pose, body: Body = eight): SolvedFigure {
+  const { bones } = body;
+  const root = rootRotation(pose.root);
   const pelvis: Vector = [0, 0, 0];
   const low = after(root, trunkRotation(pose.low));
-  const waist = turned(low, [0, skeleton.lowSpine, 0]);
+  const waist = turned(low, [0, bones.lowSpine, 0]);
   const high = after(low, trunkRotation(pose.high));
-  const chest = add(waist, turned(high, [0, skeleton.highSpine, 0]));
+  const chest = add(waist, turned(high, [0, bones.highSpine, 0]));
   const neck = after(high, trunkRotation(pose.neck));
-  const head = add(chest, turned(neck, [0, skeleton.neck + skeleton.head, 0]));
-  const face = add(head, turned(neck, [0, -0.008, skeleton.head]));
+  const head = add(chest, turned(neck, [0, bones.neck + bones.head, 0]));
+  const face = add(head, turned(neck, [0, -0.008, bones.head]));
   return {
     pelvis,
     waist,
     chest,
     head,
     face,
-    leftArm: solveArm(pose.leftArm, chest, high, 1),
-    rightArm: solveArm(pose.rightArm, chest, high, -1),
-    leftLeg: solveLeg(pose.leftLeg, pelvis, root, 1),
-    rightLeg: solveLeg(pose.rightLeg, pelvis, root, -1),
+    leftArm: solveArm(pose.leftArm, chest, high, 1, body, pose.hands.left),
+    rightArm: solveArm(pose.rightArm, chest, high, -1, body, pose.hands.right),
+    leftLeg: solveLeg(pose.leftLeg, pelvis, root, 1, body),
+    rightLeg: solveLeg(pose.rightLeg, pelvis, root, -1, body),
+    body,
   };
 }
 
 type Touch = readonly [point: Vector, radius: number];
 
-const handOf = (arm: Arm): readonly Touch[] => [
+const handOf = (arm: Arm, { radii }: Body): readonly Touch[] => [
   [arm.wrist, radii.hand],
   [arm.fingers, radii.hand],
 ];
-const footOf = (leg: Leg): readonly Touch[] => [
+const footOf = (leg: Leg, { radii }: Body): readonly Touch[] => [
   [leg.heel, radii.foot],
   [leg.ball, radii.foot],
   [leg.toes, radii.foot],
@@ -150,20 +127,21 @@ const footOf = (leg: Leg): readonly Touch[] => [
 
 /** The points with which a part of the body touches the floor, with their radii. */
 function touches(figure: SolvedFigure, bearing: Bearing): readonly Touch[] {
-  const { leftArm, rightArm, leftLeg, rightLeg } = figure;
+  const { leftArm, rightArm, leftLeg, rightLeg, body } = figure;
+  const { radii } = body;
   switch (bearing) {
     case 'hands':
-      return [...handOf(leftArm), ...handOf(rightArm)];
+      return [...handOf(leftArm, body), ...handOf(rightArm, body)];
     case 'leftHand':
-      return handOf(leftArm);
+      return handOf(leftArm, body);
     case 'rightHand':
-      return handOf(rightArm);
+      return handOf(rightArm, body);
     case 'feet':
-      return [...footOf(leftLeg), ...footOf(rightLeg)];
+      return [...footOf(leftLeg, body), ...footOf(rightLeg, body)];
     case 'leftFoot':
-      return footOf(leftLeg);
+      return footOf(leftLeg, body);
     case 'rightFoot':
-      return footOf(rightLeg);
+      return footOf(rightLeg, body);
     case 'knees':
       return [
         [leftLeg.knee, radii.knee],
@@ -206,7 +184,8 @@ export function heightOf(figure: SolvedFigure, bearing: Bearing): number {
   return lowest;
 }
 
-function lowestOf(figure: SolvedFigure): number {
+/** @returns how high the lowest point of the body is. */
+export function lowestOf(figure: SolvedFigure): number {
   let lowest = Infinity;
   for (const bearing of everyBearing) lowest = Math.min(lowest, heightOf(figure, bearing));
   return lowest;
@@ -241,11 +220,16 @@ export function centreOfMass(figure: SolvedFigure): Vector {
  * Stands a pose on the floor: joint positions in body lengths. The lowest point of the body touches y = 0, or is `lift` above
  * it; the middle of its weight is at x = z = 0.
  */
-export function solve(pose: Pose): SolvedFigure {
-  const figure = placedFigure(pose);
+export function solve(pose: Pose, body: Body = eight): SolvedFigure {
+  const figure = placedFigure(pose, body);
   const mass = centreOfMass(figure);
-  const by: Vector = [-mass[0], pose.lift - lowestOf(figure), -mass[2]];
+  return moved(figure, [-mass[0], pose.lift - lowestOf(figure), -mass[2]]);
+}
+
+/** The same body somewhere else. */
+export function moved(figure: SolvedFigure, by: Vector): SolvedFigure {
   const arm = (one: Arm): Arm => ({
+    ...one,
     shoulder: add(one.shoulder, by),
     elbow: add(one.elbow, by),
     wrist: add(one.wrist, by),
@@ -269,6 +253,7 @@ export function solve(pose: Pose): SolvedFigure {
     rightArm: arm(figure.rightArm),
     leftLeg: leg(figure.leftLeg),
     rightLeg: leg(figure.rightLeg),
+    body: figure.body,
   };
 }
 
@@ -276,8 +261,8 @@ export function solve(pose: Pose): SolvedFigure {
 const easy = { from: 0.3, to: 0.6 } as const;
 
 /** How far the middle of the body's weight is ahead of (z), or to the left of (x), where a part carries it at ease; 0 within. */
-export function leanOver(pose: Pose, bearing: Bearing, axis: 'x' | 'z'): number {
-  const figure = placedFigure(pose);
+export function leanOver(pose: Pose, bearing: Bearing, axis: 'x' | 'z', body: Body = eight): number {
+  const figure = placedFigure(pose, body);
   const points = touches(figure, bearing).map(([point]) => point[axis === 'x' ? 0 : 2]);
   const [back, front] = [Math.min(...points), Math.max(...points)];
   const mass = centreOfMass(figure)[axis === 'x' ? 0 : 2];
@@ -286,7 +271,7 @@ export function leanOver(pose: Pose, bearing: Bearing, axis: 'x' | 'z'): number 
 }
 
 /** How much higher one part is than another; 0 when both touch the same floor. */
-export function heightBetween(pose: Pose, of: Bearing, other: Bearing): number {
-  const figure = placedFigure(pose);
+export function heightBetween(pose: Pose, of: Bearing, other: Bearing, body: Body = eight): number {
+  const figure = placedFigure(pose, body);
   return heightOf(figure, of) - heightOf(figure, other);
 }

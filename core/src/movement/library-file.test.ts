@@ -74,9 +74,14 @@ describe('reading a library', () => {
     ],
     ['a figure of a pose that nobody has', [{ ...whole, figure: ['levitate'] }], 'cartwheel figure dangling levitate'],
     [
-      'more key poses than four',
-      [{ ...whole, figure: ['stand', 'stand', 'stand', 'stand', 'stand'] }],
-      'cartwheel figure not-allowed ["stand","stand","stand","stand","stand"]',
+      'a figure with a word that nobody knows',
+      [{ ...whole, figure: ['stand', 'seal looks-up arms-back on-the-moon'] }],
+      'cartwheel figure dangling seal looks-up arms-back on-the-moon',
+    ],
+    [
+      'more key poses than twelve',
+      [{ ...whole, figure: Array.from({ length: 13 }, () => 'stand') }],
+      `cartwheel figure not-allowed ${JSON.stringify(Array.from({ length: 13 }, () => 'stand'))}`,
     ],
     ['a version without words', [{ ...whole, tiers: { easier: {} } }], 'cartwheel tiers.easier.what missing easier'],
     ['a version that is none', [{ ...whole, tiers: { expert: { what: 'x' } } }], 'cartwheel tiers not-allowed expert'],

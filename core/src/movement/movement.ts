@@ -148,7 +148,7 @@ export interface Movement {
   readonly view: { readonly facing: Facing; readonly framing: Framing } | null;
   /** Step by step, where it is a combination, a routine or a form that somebody has written so. */
   readonly phrase?: WrittenPhrase;
-  /** Names of one to four base poses, in the order in which the body takes them. */
+  /** Up to twelve poses as `readStep` reads them, in the order in which the body takes them. */
   readonly figure: readonly string[];
 }
 

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { heightOf, skeleton, type Leg, type SolvedFigure } from '../figure/solve.js';
+import { eight } from '../figure/body.js';
+import { heightOf, type Leg, type SolvedFigure } from '../figure/solve.js';
 import { lengthOf, minus, type Vector } from '../figure/vector.js';
 import { aPhrase, quayLight } from '../testing/phrases.js';
 import { armNames, armsFrom } from './arms.js';
@@ -75,8 +76,8 @@ describe('the figure that walks a phrase', () => {
         for (const count of moments(figure.counts)) {
           const now = figure.at(count);
           for (const { hip, knee, ankle } of legs(now)) {
-            expect(apart(hip, knee)).toBeCloseTo(skeleton.thigh, 6);
-            expect(apart(knee, ankle)).toBeCloseTo(skeleton.shin, 6);
+            expect(apart(hip, knee)).toBeCloseTo(eight.bones.thigh, 6);
+            expect(apart(knee, ankle)).toBeCloseTo(eight.bones.shin, 6);
           }
           expect(heightOf(now, 'feet')).toBeGreaterThan(-0.02);
           expect(now.pelvis[1]).toBeGreaterThan(0.15);

@@ -1,5 +1,6 @@
 import { blendedLimb, type LimbAngles } from '../figure/pose.js';
-import { radii, skeleton, solveArm, type Leg, type SolvedFigure } from '../figure/solve.js';
+import { eight } from '../figure/body.js';
+import { solveArm, type Leg, type SolvedFigure } from '../figure/solve.js';
 import { aboutX, aboutY, add, after, between, lengthOf, minus, scaled, turned, type Degrees, type Vector } from '../figure/vector.js';
 import { armsFrom } from './arms.js';
 import { countsOf, type Foot, type FootAct, type FootPlace, type Phrase, type Row, type Weight } from './phrase.js';
@@ -8,6 +9,7 @@ import { beginning, walkedRow, type Spot, type Stand } from './walk.js';
 /** A grown-up whose steps these are, in metres: a child and its steps are smaller alike. */
 const bodyM = 1.7;
 /** So much of a leg is used when it is long: a knee is never locked. */
+const { bones: skeleton, radii } = eight;
 const longLeg = (skeleton.thigh + skeleton.shin) * 0.995;
 
 /** One foot where it comes to rest: on the floor, or held in the air as seen from the hip. */
@@ -275,5 +277,6 @@ function figureBetween(from: Rest, to: Rest, share: number): SolvedFigure {
     rightArm: solveArm(blendedLimb(from.rightArm, to.rightArm, share), chest, root, -1),
     leftLeg: leg('left', 1),
     rightLeg: leg('right', -1),
+    body: eight,
   };
 }

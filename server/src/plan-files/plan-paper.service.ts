@@ -154,7 +154,7 @@ function picture(movement: Movement, size: number): Cell {
   const motion = motionOf(movement.figure);
   if (!motion) return '';
   const view = viewOf(movement.view?.facing ?? 'front');
-  const markup = figureMarkup(motion.still, motion, view, roomFor(motion, view, 'poses'), inks);
+  const markup = figureMarkup(motion.stillFigure, motion, view, roomFor(motion, view, 'still'), inks);
   return { svg: `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100">${markup}</svg>`, width: size, height: size };
 }
 

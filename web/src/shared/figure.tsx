@@ -1,17 +1,20 @@
 import {
+  bodies,
+  figureAt,
   figureMarkup,
   levelElevation,
   motionOf,
-  poseAt,
+  roomAt,
   roomFor,
   viewOf,
+  type AgeBand,
   type FigureRoom,
   type Motion,
   type Movement,
-  type Pose,
+  type SolvedFigure,
   type View,
 } from '@leiter/core';
-import { memo, useEffect, useMemo, useState } from 'react';
+import { createContext, memo, useContext, useEffect, useMemo, useState } from 'react';
 import { palette } from './palette';
 
 type Tone = 'day' | 'night';
@@ -39,13 +42,17 @@ interface Props {
   readonly from?: View;
 }
 
+/** The ages of those for whom figures are drawn: a child of five has a larger head and shorter legs than one of twelve. */
+export const FigureAge = createContext<AgeBand>('7-9');
+
 /** A movement as a drawn child, made from joint angles: still where it is small, moving at the movement's tempo where it is large. */
 export const Figure = memo(function Figure({ movement, size, tone = 'day', behind, isDecoration = true, place, from }: Props) {
-  const motion = useMemo(() => motionNamed(movement?.figure ?? []), [movement?.figure]);
+  const age = useContext(FigureAge);
+  const motion = useMemo(() => motionNamed(movement?.figure ?? [], age), [movement?.figure, age]);
   const view = from ?? viewOf(movement?.view?.facing ?? 'front');
-  const isMoving = size >= leastMovingPixels && motion !== null && motion.poses.length > 1;
-  const pose = useMovingPose(motion, isMoving, roundSeconds(movement?.dose, motion));
-  const room = useMemo(() => (motion ? roomFor(motion, view, isMoving ? 'between' : 'poses') : null), [motion, view, isMoving]);
+  const isMoving = size >= leastMovingPixels && motion !== null && motion.path.length > 0;
+  const body = useMovingBody(motion, isMoving, roundSeconds(movement?.dose, motion));
+  const room = useMemo(() => (motion ? roomFor(motion, view, isMoving ? 'moving' : 'still') : null), [motion, view, isMoving]);
   const colour = { ...colours[tone], ...(behind === undefined ? {} : { paper: behind }) };
   const words = isDecoration ? ({ 'aria-hidden': true } as const) : ({ role: 'img', 'aria-label': movement?.plainMeaning ?? '' } as const);
   return (
@@ -54,7 +61,7 @@ export const Figure = memo(function Figure({ movement, size, tone = 'day', behin
         <line x1="4" x2="96" y1="93.6" y2="93.6" stroke={colour.floor} strokeWidth={Math.max(1.2, 130 / size)} strokeLinecap="round" />
       )}
       {/* strokes as markup, made of our own numbers: a tenth of the cost of an element each, in lists of hundreds */}
-      {pose && motion && room && <g dangerouslySetInnerHTML={{ __html: strokes({ pose, motion, view, room, colour }) }} />}
+      {body && motion && room && <g dangerouslySetInnerHTML={{ __html: strokes({ body, motion, view, room, colour }) }} />}
     </svg>
   );
 });
@@ -63,18 +70,18 @@ const motions = new Map<string, Motion | null>();
 const motionKeys = new WeakMap<Motion, string>();
 
 /** The motion of poses by name, worked out once: a list scrolled up and down shows the same ones again and again. */
-function motionNamed(names: readonly string[]): Motion | null {
-  const key = names.join();
+function motionNamed(names: readonly string[], age: AgeBand): Motion | null {
+  const key = [age, ...names].join();
   const known = motions.get(key);
   if (known !== undefined) return known;
-  const motion = motionOf(names);
+  const motion = motionOf(names, bodies[age]);
   motions.set(key, motion);
   if (motion) motionKeys.set(motion, key);
   return motion;
 }
 
 interface Drawing {
-  readonly pose: Pose;
+  readonly body: SolvedFigure;
   readonly motion: Motion;
   readonly view: View;
   readonly room: FigureRoom;
@@ -86,8 +93,8 @@ const mostStills = 2000;
 
 /** The strokes of a figure as SVG; those of poses that stand still are kept. */
 function strokes(drawing: Drawing): string {
-  const { pose, motion, view, room, colour } = drawing;
-  if (pose !== motion.still) return drawn(drawing);
+  const { body, motion, view, room, colour } = drawing;
+  if (body !== motion.stillFigure) return drawn(drawing);
   const key = [motionKeys.get(motion), view.azimuth, view.elevation, room.left, room.scale, colour.near, colour.paper].join();
   const known = stills.get(key) ?? drawn(drawing);
   // one that is turned is seen from everywhere
@@ -96,34 +103,35 @@ function strokes(drawing: Drawing): string {
   return known;
 }
 
-function drawn({ pose, motion, view, room, colour }: Drawing): string {
-  return figureMarkup(pose, motion, view, room, { ...colour, line: palette.primary });
+function drawn({ body, motion, view, room, colour }: Drawing): string {
+  return figureMarkup(body, motion, view, roomAt(room, body, view), { ...colour, line: palette.primary });
 }
 
 /** One round takes about as long as one repetition; a hold moves slowly into its shape. */
 function roundSeconds(dose: Movement['dose'] | undefined, motion: Motion | null): number {
   const own = dose?.['7-9'] ?? dose?.['10-13'] ?? dose?.['4-6'];
-  const steps = Math.max(1, (motion?.poses.length ?? 1) - 1);
+  // there, where it goes there and back
+  const steps = motion && motion.path.length > 0 ? (motion.steps * (motion.poses.length - 1)) / motion.path.length : 1;
   const wanted = own?.kind === 'reps' ? own.secondsPerRep : own?.kind === 'counts' ? (4 * 60) / own.bpm : steps * 2.2;
   return Math.max(steps * 0.9, Math.min(steps * 3, wanted));
 }
 
-function useMovingPose(motion: Motion | null, isMoving: boolean, seconds: number): Pose | null {
-  const [pose, setPose] = useState<Pose | null>(null);
+function useMovingBody(motion: Motion | null, isMoving: boolean, seconds: number): SolvedFigure | null {
+  const [body, setBody] = useState<SolvedFigure | null>(null);
   useEffect(() => {
     if (!isMoving || !motion || window.matchMedia('(prefers-reduced-motion: reduce)').matches) return;
     let frame = 0;
     let begun: number | null = null;
     const draw = (now: number): void => {
       begun ??= now;
-      setPose(poseAt(motion, (now - begun) / 1000 / seconds));
+      setBody(figureAt(motion, (now - begun) / 1000 / seconds));
       frame = requestAnimationFrame(draw);
     };
     frame = requestAnimationFrame(draw);
     return () => {
       cancelAnimationFrame(frame);
-      setPose(null);
+      setBody(null);
     };
   }, [motion, isMoving, seconds]);
-  return pose ?? motion?.still ?? null;
+  return body ?? motion?.stillFigure ?? null;
 }

@@ -1,7 +1,7 @@
 import type { WrittenPose } from '../pose.js';
 import { pointing } from './limbs.js';
 
-type Arms = Pick<WrittenPose, 'arms' | 'leftArm' | 'rightArm'>;
+type Arms = Pick<WrittenPose, 'arms' | 'leftArm' | 'rightArm' | 'hands'>;
 
 /** Ways of holding the arms that many poses share. */
 export const hanging: Arms = { arms: { abduct: 6 } };
@@ -10,8 +10,8 @@ export const ahead: Arms = { arms: { flex: 90 } };
 export const sideways: Arms = { arms: { abduct: 86 } };
 export const high: Arms = { arms: { abduct: 150 } };
 export const onHips: Arms = { arms: { flex: -14, abduct: 46, rotate: -78, bend: 98 } };
-export const fistsAhead: Arms = { arms: pointing(24, 40, 62, 0, -45) };
-export const guard: Arms = { arms: pointing(34, 35, 140, 0, -18) };
+export const fistsAhead: Arms = { arms: pointing(24, 40, 62, 0, -45), hands: 'fist' };
+export const guard: Arms = { arms: pointing(34, 35, 140, 0, -18), hands: 'fist' };
 export const lowRound: Arms = { arms: pointing(22, 55, 38, 0, -62) };
 export const round: Arms = { arms: pointing(62, 42, 62, 0, -88) };
 export const highRound: Arms = { arms: pointing(160, 62, 34, 0, -30) };

@@ -56,6 +56,7 @@ export const jumpingPoses = {
   },
   'glide-side': { ...side, leftLeg: { abduct: 30, rotate: 44, end: 78 }, rightLeg: { abduct: 22, rotate: 44, end: 78 }, lift: 0.03 },
   'jump-front-kick': {
+    hands: 'fist',
     pitch: -8,
     arms: pointing(34, 35, 140, 0, -18),
     leftLeg: { flex: 46, bend: 100, end: 50 },
@@ -63,6 +64,7 @@ export const jumpingPoses = {
     lift: 0.26,
   },
   'jump-side-kick': {
+    hands: 'fist',
     roll: 24,
     arms: pointing(34, 35, 140, 0, -18),
     leftLeg: { flex: 96, abduct: 10, bend: 142, end: 60 },
@@ -70,4 +72,27 @@ export const jumpingPoses = {
     lift: 0.3,
   },
   'speed-hop': { ...guard, legs: { flex: 14, bend: 30, end: 50 }, lift: 0.06 },
+  soubresaut: {
+    arms: pointing(22, 55, 38, 0, -62),
+    leftLeg: { rotate: 56, flex: 5, abduct: -7, end: 78 },
+    rightLeg: { rotate: 56, flex: -5, abduct: -7, end: 78 },
+    lift: 0.16,
+  },
+  assemble: { ...side, leftLeg: { rotate: 44, end: 78 }, rightLeg: { abduct: 46, rotate: 44, end: 78 }, lift: 0.12 },
+  sissonne: {
+    leftArm: { flex: 100 },
+    rightArm: { abduct: 90 },
+    leftLeg: { abduct: 46, rotate: 44, end: 78 },
+    rightLeg: { abduct: 20, rotate: 44, flex: -10, end: 78 },
+    lift: 0.16,
+  },
+  'jump-round-kick': {
+    yaw: 50,
+    roll: 28,
+    ...guard,
+    leftLeg: { flex: 80, bend: 128, end: 50 },
+    rightLeg: { ...pointing(84, 74, 8, 66, -58) },
+    neck: { twist: -46 },
+    lift: 0.3,
+  },
 } satisfies Readonly<Record<string, WrittenPose>>;

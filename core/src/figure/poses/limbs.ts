@@ -1,4 +1,4 @@
-import type { LimbAngles } from '../pose.js';
+import { rootOf, type LimbAngles, type Pose } from '../pose.js';
 import { aboutX, aboutY, after, type Degrees, type Rotation } from '../vector.js';
 
 /**
@@ -30,12 +30,4 @@ export function turnedOut(lift: Degrees, out: Degrees, bend: Degrees): LimbAngle
 }
 
 /** Lying on the back, turned `turn` degrees about one's own length to the left side: pitch, roll and yaw of the pelvis that do it. */
-export function lyingTurned(turn: Degrees): { readonly pitch: Degrees; readonly roll: Degrees; readonly yaw: Degrees } {
-  const degrees = 180 / Math.PI;
-  const r = after(aboutX(-90), aboutY(turn));
-  return {
-    pitch: Math.asin(Math.max(-1, Math.min(1, -r[5]))) * degrees,
-    yaw: Math.atan2(r[2], r[8]) * degrees,
-    roll: -Math.atan2(r[3], r[4]) * degrees,
-  };
-}
+export const lyingTurned = (turn: Degrees): Pose['root'] => rootOf(after(aboutX(-90), aboutY(turn)));

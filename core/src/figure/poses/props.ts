@@ -14,9 +14,10 @@ export const propPoses = {
   'wall-push': { pitch: 18, legs: { flex: 0, end: -18 }, arms: { flex: 92, end: 70 }, props: ['wall'] },
   'wall-sit': { legs: { flex: 90, bend: 90 }, arms: { abduct: 8 }, props: ['wall'] },
   'line-walk': {
-    leftLeg: { flex: 18, abduct: -6 },
-    rightLeg: { flex: -16, abduct: -6, bend: 8, end: 16 },
+    leftLeg: { flex: 18, abduct: -6, end: 12 },
+    rightLeg: { flex: -16, abduct: -6, bend: 8, end: 22 },
     arms: { abduct: 86 },
+    level: [{ of: 'leftFoot', with: 'rightFoot', by: 'rightLeg.end' }],
     props: ['line'],
   },
   'line-jump': { arms: { flex: 30, abduct: 20 }, legs: { flex: 34, bend: 60, end: 50 }, lift: 0.1, props: ['line'] },

@@ -213,4 +213,10 @@ export const sittingPoses = {
       { of: 'hands', with: 'knees', by: 'arms.flex' },
     ],
   },
+  'straddle-support': {
+    pitch: 8,
+    legs: { ...pointing(98, 40, 0, 70) },
+    spine: { flex: 8 },
+    arms: { flex: 14, abduct: 2, end: 30 },
+  },
 } satisfies Readonly<Record<string, WrittenPose>>;

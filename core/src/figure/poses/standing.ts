@@ -102,10 +102,11 @@ export const standingPoses = {
   'heels-turned': { ...round, yaw: 90, legs: { rotate: 20, end: 46 } },
   'heels-up-arms-side': { ...sideways, legs: { end: 46 }, on: 'feet' },
   'walk-left': {
-    leftLeg: { flex: 24, end: 4 },
-    rightLeg: { flex: -18, bend: 14, end: 26 },
+    leftLeg: { flex: 24, end: 16 },
+    rightLeg: { flex: -20, bend: 14, end: 30 },
     leftArm: { flex: -22 },
     rightArm: { flex: 26, bend: 10 },
+    level: [{ of: 'leftFoot', with: 'rightFoot', by: 'rightLeg.end' }],
   },
   'lunge-left': {
     leftLeg: flat(62, 66),
@@ -239,4 +240,16 @@ export const standingPoses = {
   'tree-arms': { arms: pointing(130, 80, 40, 0, 0), legs: { abduct: 10 }, on: 'feet' },
   'arms-float': { arms: pointing(104, 84, 22, -30, -40), on: 'feet' },
   'arms-float-low': { arms: pointing(40, 84, 16, 30, -40), on: 'feet' },
+  'plie-fourth': {
+    ...side,
+    leftLeg: { ...turnedOut(46, 40, 56) },
+    rightLeg: { ...turnedOut(24, 60, 56) },
+    level: [{ of: 'rightFoot', with: 'leftFoot', by: 'rightLeg.bend' }],
+  },
+  'plie-fifth': { ...side, legs: { ...turnedOut(36, 52, 46) } },
+  'arm-wave-left': {
+    leftArm: { abduct: 112, bend: 30, rotate: -60, end: -30 },
+    rightArm: { abduct: 66, bend: 20, rotate: -60, end: 40 },
+    legs: { abduct: 8 },
+  },
 } satisfies Readonly<Record<string, WrittenPose>>;

@@ -1,4 +1,4 @@
-import { solvedMarkup, type View, type WalkingFigure } from '@leiter/core';
+import { figureMarkup, type View, type WalkingFigure } from '@leiter/core';
 import { palette } from '../palette';
 
 const inks = { near: palette.ink, far: '#93A3A6', thing: palette.soft, line: palette.primary, paper: palette.paper };
@@ -9,7 +9,7 @@ const tall = 1.3;
 /** The strokes of the body on one count of a phrase, as the camera sees it, for `RowFigure`. */
 export function rowMarkup(figure: WalkingFigure, at: number): string {
   const body = figure.at(at);
-  return solvedMarkup(body, [], view, { left: body.pelvis[0] - tall / 2, scale: 100 / tall, base: 0 }, inks);
+  return figureMarkup(body, null, view, { left: body.pelvis[0] - tall / 2, scale: 100 / tall, base: 0 }, inks);
 }
 
 /** The body on one count of a phrase. */

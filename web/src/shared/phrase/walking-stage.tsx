@@ -1,4 +1,4 @@
-import { extentOf, flattened, solvedMarkup, walk, walkingFigure, type Phrase, type View } from '@leiter/core';
+import { extentOf, figureMarkup, flattened, walk, walkingFigure, type Phrase, type View } from '@leiter/core';
 import { useEffect, useMemo, useRef } from 'react';
 import { palette } from '../palette';
 
@@ -67,7 +67,7 @@ export function WalkingStage({ phrase, countNow, count, view, width, height, ton
       // what stands still is drawn once
       if (now !== shown && strokes.current) {
         shown = now;
-        strokes.current.innerHTML = solvedMarkup(figure.at(now), [], from, room, colours);
+        strokes.current.innerHTML = figureMarkup(figure.at(now), null, from, room, colours);
       }
       frame = requestAnimationFrame(draw);
     };

@@ -1,4 +1,4 @@
-import { flawed, mirrored, motionOf, poseAt, shapesOf, solve, viewOf, type Flaw, type Motion, type Movement } from '@leiter/core';
+import { figureAt, flawed, mirroredFigure, motionOf, shapesOf, viewOf, type Flaw, type Motion, type Movement } from '@leiter/core';
 
 /** A part of a figure in body lengths from the middle of its floor: a line, a filled body or a disc. */
 interface Stroke {
@@ -41,8 +41,9 @@ export function makeFrames(variant: Variant): Frames | null {
 function drawn(motion: Motion, { movement, flaws, isMirrored }: Variant): Frames {
   const view = viewOf(movement.view?.facing ?? 'front');
   return Array.from({ length: framesOfRound }, (_, index) => {
-    const pose = flawed(poseAt(motion, index / framesOfRound), flaws, 1, (index / framesOfRound) * 3);
-    return shapesOf(solve(isMirrored ? mirrored(pose) : pose), view).map((shape): Stroke =>
+    const share = index / framesOfRound;
+    const figure = figureAt(motion, share, (pose) => flawed(pose, flaws, 1, share * 3));
+    return shapesOf(isMirrored ? mirroredFigure(figure) : figure, view).map((shape): Stroke =>
       shape.kind === 'disc'
         ? { kind: 'disc', isFar: false, width: shape.radius, points: [...shape.at] }
         : { kind: shape.kind, isFar: shape.side === 'far', width: shape.width, points: shape.points.flat() },
