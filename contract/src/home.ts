@@ -1,4 +1,5 @@
 import {
+  type AgeBand,
   practiceFeelings,
   type Dose,
   type HomeList,
@@ -109,6 +110,8 @@ export interface HomePageResponse {
   readonly child: {
     readonly givenName: string;
     readonly leadSide: 'left' | 'right';
+    /** As what age its figures are drawn; not in what a phone kept from an earlier version. */
+    readonly ageBand?: AgeBand;
     readonly household: Household;
     readonly householdVersion: number;
     readonly isHomeKnown: boolean;

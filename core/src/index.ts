@@ -231,7 +231,7 @@ export { inContact } from './figure/contact.js';
 export { completePose } from './figure/pose.js';
 export { poseNamed, poseNames, writtenPose } from './figure/pose-book.js';
 export { figureAt, mirroredFigure, motionOf, type Motion } from './figure/motion.js';
-export { canBeTaken, mostSteps, readStep, stepWords, writtenStep, type FigureStep } from './figure/step.js';
+export { canBeTaken, mostSteps, readStep, stepWordGroups, writtenStep, type FigureStep } from './figure/step.js';
 export { bodies, type Body } from './figure/body.js';
 export { extentOf, facings, flattened, shapesOf, viewOf, type Facing, type View } from './figure/draw.js';
 export { levelElevation } from './figure/room.js';

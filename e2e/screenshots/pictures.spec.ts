@@ -36,7 +36,7 @@ test('The main views of the demo club', async ({ page, leiter }) => {
   await page.setViewportSize({ width: 794, height: 1123 });
   // a screen has no margins of a sheet
   const margins = await page.addStyleTag({ content: '.on-paper { padding: 12mm }' });
-  await page.screenshot({ path: `${folder}/plan-printed.png`, fullPage: true });
+  const printed = await page.screenshot({ fullPage: true });
   await margins.evaluate((element: Element) => {
     element.remove();
   });
@@ -98,6 +98,7 @@ test('The main views of the demo club', async ({ page, leiter }) => {
   await shoot(page, 'child');
   await open(page, leiter, '/library');
   await shoot(page, 'library');
+  await figures(page, leiter);
   await open(page, leiter, '/library/cartwheel');
   await expect(page.getByRole('region', { name: 'The way' }).getByRole('link').first()).toBeAttached();
   await shoot(page, 'movement');
@@ -106,7 +107,7 @@ test('The main views of the demo club', async ({ page, leiter }) => {
   await shoot(page, 'phrase');
   await gradingDay(page, leiter);
   await family(page, leiter, near?.childId ?? '');
-  await certificate(page, leiter);
+  await onPaper(page, leiter, printed);
   await phone(page, leiter, taught?.id ?? '', remote);
 });
 
@@ -152,7 +153,8 @@ async function family(page: Page, leiter: Leiter, childId: string): Promise<void
 }
 
 /** The certificate of a grade, and where the code on it leads. */
-async function certificate(page: Page, leiter: Leiter): Promise<void> {
+/** What goes on paper, beside each other: a plan, a certificate, and the page that says whether it is genuine. */
+async function onPaper(page: Page, leiter: Leiter, printed: Buffer): Promise<void> {
   const children = await ask<
     readonly { readonly id: string; readonly grades: readonly { readonly programme: string; readonly gradeId: string }[] }[]
   >(page, 'children');
@@ -171,12 +173,36 @@ async function certificate(page: Page, leiter: Leiter): Promise<void> {
   await settled(other);
   const verified = await other.screenshot();
   await other.close();
-  await page.setViewportSize({ width: 1130 + 24 + 390, height: 800 });
-  const images = [paper, verified]
+  const sheet = Math.round((800 * printed.readUInt32BE(16)) / printed.readUInt32BE(20)); // width and height of a PNG
+  await page.setViewportSize({ width: sheet + 24 + 1130 + 24 + 390, height: 800 });
+  const images = [printed, paper, verified]
     .map((picture) => `<img height="800" src="data:image/png;base64,${picture.toString('base64')}">`)
     .join('');
   await page.setContent(`<body style="margin:0;display:flex;gap:24px;background:#ddd5c5">${images}</body>`);
-  await page.screenshot({ path: `${folder}/certificate.png` });
+  await page.screenshot({ path: `${folder}/on-paper.png` });
+}
+
+/** The figures of all programmes, as the library shows them, in one. */
+async function figures(page: Page, leiter: Leiter): Promise<void> {
+  await page.setViewportSize({ width: 2140, height: 2300 });
+  await open(page, leiter, '/library');
+  await page.getByRole('button', { name: 'Figures', exact: true }).click();
+  const grids: string[] = [];
+  for (const programme of ['General', 'Dance', 'Gymnastics', 'Martial arts']) {
+    await page.getByRole('button', { name: new RegExp(`^${programme} \\d+$`) }).click();
+    await settled(page);
+    const list = page.getByRole('region', { name: 'Movements' }).getByRole('list');
+    const box = await list.boundingBox();
+    if (!box) throw new Error('no list of movements');
+    grids.push((await page.screenshot({ clip: { ...box, height: Math.min(box.height, 2300 - box.y) } })).toString('base64'));
+  }
+  const images = grids.map((data) => `<img width="940" src="data:image/png;base64,${data}">`).join('');
+  await page.setViewportSize({ width: 1904, height: 800 });
+  await page.setContent(
+    `<body style="margin:0;display:flex;flex-wrap:wrap;gap:24px;align-items:start;background:#fbf8f1">${images}</body>`,
+  );
+  await page.screenshot({ path: `${folder}/figures.png`, fullPage: true });
+  await page.setViewportSize({ width: 1280, height: 800 });
 }
 
 /** Pictures of phones beside each other in one. */

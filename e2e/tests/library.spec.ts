@@ -172,3 +172,49 @@ test('A movement is made from nothing: what a child’s safety rests on is asked
   const made = await ask<{ needs: { footprint: object }; leastAge: number; loads: object }>(page, 'library/limpet-hold');
   expect(made).toMatchObject({ leastAge: 5, needs: { footprint: { lengthM: 1.8, widthM: 1 } }, loads: [{ region: 'wrists', amount: 2 }] });
 });
+
+test('A figure is put together by keys: a pose more, its arms and how it is taken, another order, and the picture follows', async ({
+  page,
+  leiter,
+}) => {
+  await signIn(page, leiter, 'gymnastics');
+  await page.goto(`${leiter.url}/library/straight-stand`);
+  await page.getByRole('button', { name: 'Change' }).click();
+  const sheet = page.getByRole('dialog');
+  const steps = sheet.getByRole('list', { name: 'Poses' });
+  const before = await steps.getByRole('listitem').count();
+  await sheet.getByRole('button', { name: 'Add a pose' }).click();
+  const added = String(before + 1);
+  const pose = sheet.getByLabel(`Pose ${added}`, { exact: true });
+  await pose.fill('squat deep');
+  await pose.press('ArrowDown');
+  await pose.press('Enter');
+  const words = sheet.getByLabel(`With pose ${added}`, { exact: true });
+  for (const word of ['arms side', 'held']) {
+    await words.fill(word);
+    await words.press('ArrowDown');
+    await words.press('Enter');
+  }
+  // one place up, as grades and requirements are put in order
+  await steps
+    .getByRole('button', { name: new RegExp(`Pose ${added}`) })
+    .first()
+    .press('Alt+ArrowUp');
+  await sheet.getByRole('button', { name: 'Save the changes' }).click();
+  await expect(sheet).toBeHidden();
+  const { figure } = await ask<{ figure: readonly string[] }>(page, 'library/straight-stand');
+  expect(figure).toHaveLength(before + 1);
+  expect(figure.at(-2)).toBe('squat-deep arms-side held');
+  // drawn as a child of five it has the larger head
+  const head = async (): Promise<number> =>
+    Number(
+      await page
+        .getByRole('group', { name: /Arrow keys turn/ })
+        .locator('circle')
+        .first()
+        .getAttribute('r'),
+    );
+  const ofEight = await head();
+  await page.getByRole('button', { name: 'Drawn as a child of 5 years' }).click();
+  await expect.poll(head).toBeGreaterThan(ofEight * 1.05);
+});

@@ -1,9 +1,8 @@
 import { eight, type Body } from './body.js';
 import { jointLimits } from './limits.js';
 import type { LimbAngles, LimbName, Pose, Target, WrittenPose } from './pose.js';
-import { limbRotation, placedFigure, trunkRotations, type SolvedFigure } from './solve.js';
+import { limbRotation, placedFigure, trunkRotations, withLimb, type SolvedFigure } from './solve.js';
 import {
-  aboutAxis,
   aboutX,
   add,
   after,
@@ -39,37 +38,44 @@ const degrees = 180 / Math.PI;
 
 /** Where a target of the body is, and how thick it is there. Left and right are the child's. */
 function pointOf(target: Exclude<Target, { readonly ahead: number }>, figure: SolvedFigure): Point {
-  const { leftArm, rightArm, leftLeg, rightLeg } = figure;
   const { radii } = figure.body;
-  const leg = (own: SolvedFigure['leftLeg']): Record<'hip' | 'thigh' | 'knee' | 'shin' | 'ankle' | 'foot' | 'heel' | 'toes', Point> => ({
-    hip: { at: own.hip, radius: radii.seat },
-    thigh: { at: between(own.hip, own.knee, 0.6), radius: radii.thigh },
-    knee: { at: own.knee, radius: radii.knee },
-    shin: { at: between(own.knee, own.ankle, 0.5), radius: radii.shin },
-    ankle: { at: between(own.knee, own.ankle, 0.94), radius: radii.shin },
-    foot: { at: between(own.heel, own.ball, 0.6), radius: radii.foot },
-    heel: { at: own.heel, radius: radii.foot },
-    toes: { at: own.toes, radius: radii.foot },
-  });
-  const arm = (own: SolvedFigure['leftArm']): Record<'shoulder' | 'elbow' | 'forearm' | 'wrist' | 'hand', Point> => ({
-    shoulder: { at: own.shoulder, radius: radii.arm },
-    elbow: { at: own.elbow, radius: radii.arm },
-    forearm: { at: between(own.elbow, own.wrist, 0.5), radius: radii.arm },
-    wrist: { at: own.wrist, radius: radii.arm },
-    hand: { at: between(own.wrist, own.fingers, 0.5), radius: radii.hand },
-  });
-  const trunk: Record<string, Point> = {
-    belly: { at: between(figure.pelvis, figure.waist, 0.7), radius: radii.trunk },
-    chest: { at: between(figure.waist, figure.chest, 0.7), radius: radii.trunk },
-    head: { at: figure.head, radius: radii.head },
-  };
-  const [side, ...rest] = target.split(/(?=[A-Z])/);
-  const part = rest.join('').toLowerCase();
-  const own: Record<string, Point> =
-    side === 'left' ? { ...leg(leftLeg), ...arm(leftArm) } : side === 'right' ? { ...leg(rightLeg), ...arm(rightArm) } : trunk;
-  const found = own[side === 'left' || side === 'right' ? part : target];
-  if (!found) throw new Error(`no part of the body is called ${target}`);
-  return found;
+  if (target === 'belly') return { at: between(figure.pelvis, figure.waist, 0.7), radius: radii.trunk };
+  if (target === 'chest') return { at: between(figure.waist, figure.chest, 0.7), radius: radii.trunk };
+  if (target === 'head') return { at: figure.head, radius: radii.head };
+  const isLeft = target.startsWith('left');
+  const part = target.slice(isLeft ? 'left'.length : 'right'.length);
+  const leg = isLeft ? figure.leftLeg : figure.rightLeg;
+  const arm = isLeft ? figure.leftArm : figure.rightArm;
+  switch (part) {
+    case 'Hip':
+      return { at: leg.hip, radius: radii.seat };
+    case 'Thigh':
+      return { at: between(leg.hip, leg.knee, 0.6), radius: radii.thigh };
+    case 'Knee':
+      return { at: leg.knee, radius: radii.knee };
+    case 'Shin':
+      return { at: between(leg.knee, leg.ankle, 0.5), radius: radii.shin };
+    case 'Ankle':
+      return { at: between(leg.knee, leg.ankle, 0.94), radius: radii.shin };
+    case 'Foot':
+      return { at: between(leg.heel, leg.ball, 0.6), radius: radii.foot };
+    case 'Heel':
+      return { at: leg.heel, radius: radii.foot };
+    case 'Toes':
+      return { at: leg.toes, radius: radii.foot };
+    case 'Shoulder':
+      return { at: arm.shoulder, radius: radii.arm };
+    case 'Elbow':
+      return { at: arm.elbow, radius: radii.arm };
+    case 'Forearm':
+      return { at: between(arm.elbow, arm.wrist, 0.5), radius: radii.arm };
+    case 'Wrist':
+      return { at: arm.wrist, radius: radii.arm };
+    case 'Hand':
+      return { at: between(arm.wrist, arm.fingers, 0.5), radius: radii.hand };
+    default:
+      throw new Error(`no part of the body is called ${target}`);
+  }
 }
 
 /** A limb as two bones that bend in one plane. */
@@ -140,16 +146,46 @@ function reaching(limb: LimbName, written: LimbAngles, bones: TwoBones, point: V
   const begun = limbRotation(written, side);
   const straight = after(turnBetween(turned(begun, tip), wanted), begun);
   const bend = whole - offset;
+  if (bend < limits.bend[0] - 1 || bend > limits.bend[1]) return 'beyond-joints';
+  // turned by an angle about an axis, a rotation is along + cos * across + sin * around (Rodrigues): worked out once for all angles
   const axis = scaled(wanted, 1 / far);
+  const along = projected(axis, straight);
+  const around = crossed(axis, straight);
+  const turnedBy = (angle: Degrees): Rotation => {
+    const [c, s] = [Math.cos(angle / degrees), Math.sin(angle / degrees)];
+    const at = (index: 0 | 1 | 2 | 4 | 7): number => along[index] + c * (straight[index] - along[index]) + s * around[index];
+    return [at(0), at(1), at(2), 0, at(4), 0, 0, at(7), 0];
+  };
   for (let swivel = 0; swivel <= 150; swivel += 5)
     for (const direction of swivel === 0 ? [1] : [1, -1]) {
-      const found = anglesOf(after(aboutAxis(axis, direction * swivel), straight), side, written, limits);
-      if (found && bend >= limits.bend[0] - 1 && bend <= limits.bend[1]) return { ...written, ...found, bend: Math.max(0, bend) };
+      const found = anglesOf(turnedBy(direction * swivel), side, written, limits);
+      if (found) return { ...written, ...found, bend: Math.max(0, bend) };
     }
   return 'beyond-joints';
 }
 
-/** A rotation as flex, abduct and rotate within the limits of a joint, of the ways to write it the one nearest to how it was; null for none. */
+/** The part of each column of a rotation that lies along an axis of length 1. */
+function projected([x, y, z]: Vector, r: Rotation): Rotation {
+  const a = x * r[0] + y * r[3] + z * r[6];
+  const b = x * r[1] + y * r[4] + z * r[7];
+  const c = x * r[2] + y * r[5] + z * r[8];
+  return [x * a, x * b, x * c, y * a, y * b, y * c, z * a, z * b, z * c];
+}
+
+/** The axis crossed with each column of a rotation. */
+const crossed = ([x, y, z]: Vector, r: Rotation): Rotation => [
+  y * r[6] - z * r[3],
+  y * r[7] - z * r[4],
+  y * r[8] - z * r[5],
+  z * r[0] - x * r[6],
+  z * r[1] - x * r[7],
+  z * r[2] - x * r[8],
+  x * r[3] - y * r[0],
+  x * r[4] - y * r[1],
+  x * r[5] - y * r[2],
+];
+
+/** A rotation – of which the entries 0, 1, 2, 4 and 7 say it – as flex, abduct and rotate within the limits of a joint, of the ways to write it the one nearest to how it was; null for none. */
 function anglesOf(
   r: Rotation,
   side: 1 | -1,
@@ -161,18 +197,27 @@ function anglesOf(
   const rotate = Math.atan2(r[2], r[0]) * degrees;
   let best: Pick<LimbAngles, 'flex' | 'abduct' | 'rotate'> | null = null;
   let least = Infinity;
-  for (const [f, a, o] of [
-    [flex, abduct, rotate],
-    [flex + 180, 180 - abduct, rotate + 180],
-  ] as const)
-    for (const turn of [-360, 0, 360])
-      for (const about of [-360, 0, 360]) {
-        const wrapped = side === 1 || a <= 180 ? a : a - 360;
-        const one = { flex: f + turn, abduct: side * wrapped, rotate: side * (o + about) };
-        if ((['flex', 'abduct', 'rotate'] as const).some((name) => one[name] < limits[name][0] || one[name] > limits[name][1])) continue;
-        const away = Math.abs(one.flex - near.flex) + Math.abs(one.abduct - near.abduct) + Math.abs(one.rotate - near.rotate);
-        if (away < least) [best, least] = [one, away];
-      }
+  for (const isOver of [false, true]) {
+    const a = isOver ? 180 - abduct : abduct;
+    const one = {
+      flex: withinOf(isOver ? flex + 180 : flex, near.flex, limits.flex),
+      abduct: side * (side === 1 || a <= 180 ? a : a - 360),
+      rotate: withinOf(side * (isOver ? rotate + 180 : rotate), near.rotate, limits.rotate),
+    };
+    if (Number.isNaN(one.flex) || Number.isNaN(one.rotate) || one.abduct < limits.abduct[0] || one.abduct > limits.abduct[1]) continue;
+    const away = Math.abs(one.flex - near.flex) + Math.abs(one.abduct - near.abduct) + Math.abs(one.rotate - near.rotate);
+    if (away < least) [best, least] = [one, away];
+  }
+  return best;
+}
+
+/** The same direction as an angle within limits, the nearest to how it was; NaN for none. */
+function withinOf(angle: Degrees, near: Degrees, [from, to]: readonly [number, number]): Degrees {
+  let best = Number.NaN;
+  for (let turn = -360; turn <= 360; turn += 360) {
+    const one = angle + turn;
+    if (one >= from && one <= to && !(Math.abs(one - near) >= Math.abs(best - near))) best = one;
+  }
   return best;
 }
 
@@ -192,12 +237,24 @@ function targetFor(limb: LimbName, target: Target): Target {
   return target.replace(/^own/, own).replace(/^other/, other) as Target;
 }
 
+/** A hand or foot, and what it touches. */
+export interface Contact {
+  readonly limb: LimbName;
+  readonly target: Target;
+}
+
+const contactsByTouch = new WeakMap<object, readonly Contact[]>();
+
 /** Every contact of a written pose, legs before arms: an arm may hold a leg. */
-export function contactsOf({ touch = {} }: Pick<WrittenPose, 'touch'>): readonly { readonly limb: LimbName; readonly target: Target }[] {
-  const all = Object.entries(touch).flatMap(([part, target]) =>
-    (limbsOfPart[part] ?? []).map((limb) => ({ limb, target: targetFor(limb, target) })),
-  );
-  return all.toSorted((a, b) => Number(a.limb.endsWith('Arm')) - Number(b.limb.endsWith('Arm')));
+export function contactsOf({ touch }: Pick<WrittenPose, 'touch'>): readonly Contact[] {
+  if (touch === undefined) return [];
+  const known = contactsByTouch.get(touch);
+  if (known) return known;
+  const all = Object.entries(touch)
+    .flatMap(([part, target]) => (limbsOfPart[part] ?? []).map((limb) => ({ limb, target: targetFor(limb, target) })))
+    .toSorted((a, b) => Number(a.limb.endsWith('Arm')) - Number(b.limb.endsWith('Arm')));
+  contactsByTouch.set(touch, all);
+  return all;
 }
 
 /** Where a limb has to come to for a contact: on the surface of what it touches, on the side that it is on as it is written. */
@@ -220,14 +277,20 @@ export function tipOf(limb: LimbName, figure: SolvedFigure): Vector {
  * and knees go. @throws ContactError by name where a child's joints cannot
  */
 export function inContact(pose: Pose, written: Pick<WrittenPose, 'touch'>, body: Body = eight): Pose {
-  return contactsOf(written).reduce((current, { limb, target }) => {
-    const figure = placedFigure(current, body);
-    const bones = bonesOf(limb, current[limb], figure, trunkRotations(current));
+  const contacts = contactsOf(written);
+  if (contacts.length === 0) return pose;
+  const frames = trunkRotations(pose);
+  let current = pose;
+  let figure = placedFigure(pose, body);
+  for (const { limb, target } of contacts) {
+    const bones = bonesOf(limb, current[limb], figure, frames);
     const place = placeOf(target, figure, tipOf(limb, figure), bones.radius);
     const angles = reaching(limb, current[limb], bones, place);
     if (typeof angles === 'string') throw new ContactError({ limb, target: JSON.stringify(target), why: angles });
-    return { ...current, [limb]: angles };
-  }, pose);
+    current = { ...current, [limb]: angles };
+    figure = withLimb(figure, limb, angles, frames);
+  }
+  return current;
 }
 
 /**
@@ -246,7 +309,7 @@ export function broughtTo(pose: Pose, limb: LimbName, point: Vector, body: Body 
     if (typeof angles === 'string') return null;
     current = { ...current, [limb]: angles };
     if (!isLeg || round === 2) break;
-    figure = placedFigure(current, body);
+    figure = withLimb(figure, limb, angles, frames);
     const [least, most] = jointLimits.leg.end;
     const end = Math.max(least, Math.min(most, angles.end + steepnessOf(figure[limb]) - wanted));
     if (Math.abs(end - angles.end) < 0.01) break;

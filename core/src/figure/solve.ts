@@ -1,5 +1,5 @@
 import { eight, type Body } from './body.js';
-import { rootRotation, type Bearing, type HandShape, type LimbAngles, type Pose, type TrunkAngles } from './pose.js';
+import { rootRotation, type Bearing, type HandShape, type LimbAngles, type LimbName, type Pose, type TrunkAngles } from './pose.js';
 import { aboutX, aboutY, aboutZ, add, after, scaled, turned, type Rotation, type Vector } from './vector.js';
 
 export interface Arm {
@@ -111,6 +111,19 @@ export function placedFigure(pose: Pose, body: Body = eight): SolvedFigure {
     rightLeg: solveLeg(pose.rightLeg, pelvis, root, -1, body),
     body,
   };
+}
+
+/** The same body with one limb bent otherwise. @param frames as `trunkRotations` of its pose gives them */
+export function withLimb(
+  figure: SolvedFigure,
+  limb: LimbName,
+  angles: LimbAngles,
+  { root, high }: ReturnType<typeof trunkRotations>,
+): SolvedFigure {
+  const { chest, pelvis, body } = figure;
+  const side = limb === 'leftArm' || limb === 'leftLeg' ? 1 : -1;
+  if (limb === 'leftArm' || limb === 'rightArm') return { ...figure, [limb]: solveArm(angles, chest, high, side, body, figure[limb].hand) };
+  return { ...figure, [limb]: solveLeg(angles, pelvis, root, side, body) };
 }
 
 type Touch = readonly [point: Vector, radius: number];

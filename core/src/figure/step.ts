@@ -1,6 +1,6 @@
 import { bodies, eight, type Body } from './body.js';
 import { jointFaults } from './limits.js';
-import { mirrored, type Pose, type Prop, type WrittenPose } from './pose.js';
+import { mirrored, props, type Pose, type Prop, type WrittenPose } from './pose.js';
 import { writtenPose } from './pose-book.js';
 import { additions } from './poses/additions.js';
 import { settled } from './settle.js';
@@ -26,8 +26,15 @@ const mostWords = 8;
 const otherSide = 'other-side';
 const shown = 'shown';
 
-/** The words that may follow the name of a pose. */
-export const stepWords: readonly string[] = [otherSide, shown, ...Object.keys(additions), ...paces];
+const isProp = (word: string): boolean => (props as readonly string[]).includes(word);
+
+/** The words that may follow the name of a pose: how it is taken, what is changed of the body, which things there are. */
+export const stepWordGroups: Readonly<Record<'taken' | 'body' | 'things', readonly string[]>> = {
+  taken: [...paces, otherSide, shown],
+  body: Object.keys(additions).filter((word) => !isProp(word)),
+  things: props,
+};
+export const stepWords: readonly string[] = Object.values(stepWordGroups).flat();
 
 const isPace = (word: string): word is Pace => (paces as readonly string[]).includes(word);
 

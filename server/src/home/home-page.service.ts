@@ -1,5 +1,7 @@
 import { homeLooks, type HomeLadder, type HomeLook, type HomeMovement, type HomePageResponse } from '@leiter/contract';
 import {
+  ageBandOf,
+  ageOn,
   gradeAbove,
   homeTaskBar,
   phraseRead,
@@ -93,6 +95,7 @@ export class HomePageService {
       child: {
         givenName: child.givenName,
         leadSide: child.leadSide,
+        ageBand: ageBandOf(ageOn(child.birthDate, today)),
         household: child.household,
         householdVersion: child.householdVersion,
         isHomeKnown: child.isHomeKnown,

@@ -16,6 +16,7 @@ import { useLibrary } from '../queries/library.queries';
 import { useGroupBoard } from '../queries/record.queries';
 import { forecastWords } from '../shared/forecast-words';
 import { Ladder } from '../shared/ladder';
+import { FiguresFor } from '../shared/figure-age';
 import { Loaded, Message, Page, Panel, Refused } from '../shared/page';
 import { palette } from '../shared/palette';
 import { dateText, dayText } from '../shared/words';
@@ -35,7 +36,11 @@ function ChildPage() {
   const session = useSession();
   return (
     <Loaded query={page} what={t`child`}>
-      {(data) => <Child page={data} today={session.data?.today ?? ''} role={session.data?.person.role ?? 'assistant'} />}
+      {(data) => (
+        <FiguresFor them={session.data ? [{ ageYears: ageOn(data.child.birthDate, session.data.today) }] : []}>
+          <Child page={data} today={session.data?.today ?? ''} role={session.data?.person.role ?? 'assistant'} />
+        </FiguresFor>
+      )}
     </Loaded>
   );
 }

@@ -2,6 +2,7 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import type { HomePageResponse } from '@leiter/contract';
 import { useCallback, useEffect, useState } from 'react';
+import { FigureAge } from '../shared/figure-age';
 import { familyLanguages, languageNames } from '../shared/family/languages';
 import { LadderMark } from '../shared/ladder-mark';
 import { i18n } from '../shared/texts';
@@ -103,42 +104,44 @@ export function HomePage() {
       </main>
     );
   return (
-    <main>
-      <header>
-        <LadderMark size={30} filled={3} />
-        <div>
-          <h1>{page.child.givenName}</h1>
-          <div className="small soft">{page.clubName}</div>
+    <FigureAge value={page.child.ageBand ?? '7-9'}>
+      <main>
+        <header>
+          <LadderMark size={30} filled={3} />
+          <div>
+            <h1>{page.child.givenName}</h1>
+            <div className="small soft">{page.clubName}</div>
+          </div>
+        </header>
+        <div role="status" aria-live="polite">
+          {isAway && (
+            <div className="notice">
+              <Trans>No connection. What you see was kept here; what you do is sent later.</Trans>
+            </div>
+          )}
         </div>
-      </header>
-      <div role="status" aria-live="polite">
-        {isAway && (
-          <div className="notice">
-            <Trans>No connection. What you see was kept here; what you do is sent later.</Trans>
+        {said !== null && (
+          <div role="alert" className="notice">
+            {said}
           </div>
         )}
-      </div>
-      {said !== null && (
-        <div role="alert" className="notice">
-          {said}
-        </div>
-      )}
-      <ClassesToCome page={page} link={link} tell={tell} />
-      <HomeTask page={page} tell={tell} />
-      <Phrases page={page} />
-      <HomeLadders page={page} link={link} />
-      <Clips page={page} link={link} tell={tell} onSent={() => void read()} />
-      <WordsAndBests page={page} />
-      <AtHome page={page} tell={tell} />
-      <WhoLooked page={page} />
-      <Languages page={page} tell={tell} />
-      <p className="small soft" style={{ marginTop: 32 }}>
-        <Trans>
-          Usual cautions only: stop when it hurts. Your doctor’s advice comes first. This page is for your family alone – whoever has the
-          link can open it; the club can give you a new one.
-        </Trans>
-      </p>
-    </main>
+        <ClassesToCome page={page} link={link} tell={tell} />
+        <HomeTask page={page} tell={tell} />
+        <Phrases page={page} />
+        <HomeLadders page={page} link={link} />
+        <Clips page={page} link={link} tell={tell} onSent={() => void read()} />
+        <WordsAndBests page={page} />
+        <AtHome page={page} tell={tell} />
+        <WhoLooked page={page} />
+        <Languages page={page} tell={tell} />
+        <p className="small soft" style={{ marginTop: 32 }}>
+          <Trans>
+            Usual cautions only: stop when it hurts. Your doctor’s advice comes first. This page is for your family alone – whoever has the
+            link can open it; the club can give you a new one.
+          </Trans>
+        </p>
+      </main>
+    </FigureAge>
   );
 }
 

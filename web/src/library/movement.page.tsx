@@ -4,11 +4,13 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { MovementResponse } from '@leiter/contract';
-import { effortWord, tierNames, type Library, type Movement, type Prerequisite } from '@leiter/core';
+import { effortWord, tierNames, type AgeBand, type Library, type Movement, type Prerequisite } from '@leiter/core';
 import { lazy, Suspense, type ReactNode, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useSession } from '../queries/session.queries';
 import { useProgrammeName, useSyllabuses } from '../queries/syllabus.queries';
+import { ChoiceBar } from '../shared/choice-bar';
+import { FigureAge } from '../shared/figure-age';
 import { TurnableFigure } from '../shared/turnable-figure';
 import { MovementNeeds } from './parts/movement-needs';
 import { Loaded, Message, Page, Panel } from '../shared/page';
@@ -45,11 +47,22 @@ function MovementPage() {
 // the packages that draw the way are large and wanted only here
 const WayGraph = lazy(async () => ({ default: (await import('./parts/way-graph')).WayGraph }));
 
+/** Who is drawn: the ages for which doses are written. */
+const drawnAges = [
+  { band: '4-6', years: t`5 years` },
+  { band: '7-9', years: t`8 years` },
+  { band: '10-13', years: t`12 years` },
+] as const;
+
 function MovementView({ movement, library }: { readonly movement: MovementResponse; readonly library: Library }) {
   const { term } = movement;
   const programmeName = useProgrammeName();
   const role = useSession().data?.person.role;
   const mayChange = role === 'owner' || role === 'instructor';
+  const ages = drawnAges.filter(({ band }) => movement.dose[band] !== null);
+  const own = ages.find(({ band }) => band === '7-9') ?? ages[0];
+  const [chosenAge, setAge] = useState<AgeBand | null>(null);
+  const age = ages.find(({ band }) => band === chosenAge)?.band ?? own?.band ?? '7-9';
   const about = [
     kindWords[movement.kind],
     movement.programmes.map((one) => programmeName(one)).join(', ') || t`every programme`,
@@ -78,7 +91,24 @@ function MovementView({ movement, library }: { readonly movement: MovementRespon
             [onPhone]: { gridTemplateColumns: '1fr', justifyItems: 'start' },
           }}
         >
-          <TurnableFigure movement={movement} size={230} />
+          <Box>
+            <FigureAge value={age}>
+              <TurnableFigure movement={movement} size={230} />
+            </FigureAge>
+            {ages.length > 1 && (
+              <Box sx={{ display: 'flex', justifyContent: 'center', mt: 1 }}>
+                <ChoiceBar
+                  label={t`Drawn as a child of`}
+                  isSmall
+                  choices={ages.map(({ band, years }) => ({ value: band, words: years, name: t`Drawn as a child of ${years}` }))}
+                  value={age}
+                  onChange={(chosen) => {
+                    setAge(chosen);
+                  }}
+                />
+              </Box>
+            )}
+          </Box>
           <Box>
             <Typography sx={{ fontSize: 18 }}>{movement.plainMeaning}</Typography>
             {movement.picture !== null && <Typography sx={{ color: palette.soft }}>“{movement.picture}”</Typography>}

@@ -7,6 +7,7 @@ import { useLibrary, useMovements } from '../queries/library.queries';
 import { useMay } from '../queries/may';
 import { keptDraft } from '../shared/document-session/kept-draft';
 import { useKeptHistory } from '../shared/document-session/use-kept-history';
+import { FiguresFor } from '../shared/figure-age';
 import { Loaded, Message, Page } from '../shared/page';
 import { aboutClass } from './about-class';
 import { useClassPage, useTemplates } from '../queries/class.queries';
@@ -23,6 +24,15 @@ function PlanPage() {
 }
 
 function PlanOfClass({ id }: { readonly id: string }) {
+  const page = useClassPage(id);
+  return (
+    <FiguresFor them={page.data?.children ?? []}>
+      <LoadedPlan id={id} />
+    </FiguresFor>
+  );
+}
+
+function LoadedPlan({ id }: { readonly id: string }) {
   const page = useClassPage(id);
   const movements = useMovements();
   const templates = useTemplates();

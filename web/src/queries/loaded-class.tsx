@@ -2,6 +2,7 @@ import { t } from '@lingui/core/macro';
 import type { ClassPageResponse } from '@leiter/contract';
 import type { Library } from '@leiter/core';
 import type { ReactNode } from 'react';
+import { FiguresFor } from '../shared/figure-age';
 import { Loaded } from '../shared/page';
 import { useClassPage } from './class.queries';
 import { useLibrary, useMovements } from './library.queries';
@@ -21,7 +22,7 @@ export function LoadedClass({
     <Loaded query={page} what={t`class`}>
       {(data) => (
         <Loaded query={movements} what={t`library`}>
-          {() => children(data, library)}
+          {() => <FiguresFor them={data.children}>{children(data, library)}</FiguresFor>}
         </Loaded>
       )}
     </Loaded>

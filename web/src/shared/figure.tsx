@@ -14,7 +14,8 @@ import {
   type SolvedFigure,
   type View,
 } from '@leiter/core';
-import { createContext, memo, useContext, useEffect, useMemo, useState } from 'react';
+import { memo, useContext, useEffect, useMemo, useState } from 'react';
+import { FigureAge } from './figure-age';
 import { palette } from './palette';
 
 type Tone = 'day' | 'night';
@@ -41,9 +42,6 @@ interface Props {
   /** From where it is seen, where that is not as its entry says. */
   readonly from?: View;
 }
-
-/** The ages of those for whom figures are drawn: a child of five has a larger head and shorter legs than one of twelve. */
-export const FigureAge = createContext<AgeBand>('7-9');
 
 /** A movement as a drawn child, made from joint angles: still where it is small, moving at the movement's tempo where it is large. */
 export const Figure = memo(function Figure({ movement, size, tone = 'day', behind, isDecoration = true, place, from }: Props) {

@@ -11,7 +11,6 @@ import {
   framings,
   littleRoomWays,
   movementKinds,
-  poseNames,
   postures,
   sectionKinds,
   type Facing,
@@ -24,6 +23,7 @@ import { FormField } from '../../shared/form-field';
 import { palette } from '../../shared/palette';
 import { surfaceWords } from '../../shared/household-words';
 import { adultWords, kindWords, sectionWords } from '../../shared/words';
+import { FigureSteps } from './figure-steps';
 import { factChoices, loadChoices, loadOf, loadWords, type FactsForm } from './movement-facts';
 import type { MovementForm } from './movement-form';
 
@@ -188,8 +188,8 @@ export function FactsFields({ control, library, programmes }: Props) {
       <Heading>
         <Trans>How it looks</Trans>
       </Heading>
-      <Box sx={{ display: 'grid', gap: 1.75 }}>
-        <Several control={control} name="figure" label={t`Poses, one to four, in their order`} options={poseNames} words={plain} />
+      <FigureSteps control={control} />
+      <Box sx={{ display: 'grid', gap: 1.75, alignContent: 'start' }}>
         <One
           control={control}
           name="facing"
