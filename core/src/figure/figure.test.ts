@@ -285,7 +285,7 @@ describe('drawing', () => {
 
   it('stands a wall where hands or feet reach it', () => {
     const push = figureOf('wall-push');
-    const [wall] = propShapes({ props: ['wall'], stillFigure: push, path: [] }, push, viewOf('side'));
+    const [wall] = propShapes({ props: ['wall'], stillFigure: push, figures: [push] }, push, viewOf('side'));
     const at = wall?.lines[0]?.[0]?.[0] ?? 0;
     expect(at).toBeGreaterThan(push.leftArm.wrist[2]);
     expect(at - push.leftArm.fingers[2]).toBeLessThan(0.08);

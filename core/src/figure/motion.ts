@@ -2,7 +2,7 @@ import { eight, type Body } from './body.js';
 import { broughtTo, steepnessOf, tipOf } from './contact.js';
 import { blended, type LimbName, type Pose, type Prop } from './pose.js';
 import { centreOfMass, heightOf, lowestOf, moved, placedFigure, solve, type SolvedFigure } from './solve.js';
-import { takenStep } from './step.js';
+import { takenStep, type TakenStep } from './step.js';
 import { between, lengthOf, minus, type Vector } from './vector.js';
 
 /** A movement as its key poses, one after the other, on one floor. */
@@ -13,7 +13,11 @@ export interface Motion {
   /** The same body where it is in the movement. */
   readonly stillFigure: SolvedFigure;
   readonly props: readonly Prop[];
+  /** The bodies of the key poses, where they are in the movement. */
+  readonly figures: readonly SolvedFigure[];
   readonly body: Body;
+  /** False for a single pose. */
+  readonly isMoving: boolean;
   /** One round: through the poses and, where the last is not the first, back the same way. */
   readonly path: readonly Passage[];
   /** How long a round takes, in parts of the usual step from pose to pose. */
@@ -138,20 +142,8 @@ export function motionOf(steps: readonly string[], body: Body = eight): Motion |
     isRound,
     body,
   );
-  const there = pairs(placed, (from, to, index) => passage(from, to, taken[index]?.stays ?? 1, taken[index + 1]?.takes ?? 1));
-  // back it takes as long as it took there
-  const back = pairs(placed, (from, to, index) => passage(to, from, taken[index + 1]?.stays ?? 1, taken[index + 1]?.takes ?? 1));
-  const path = isRound ? there : [...there, ...back.toReversed()];
   const still = placed[taken.findIndex(({ isShown }) => isShown)] ?? furthest(placed);
-  return {
-    poses: placed.map(({ pose }) => pose),
-    still: still.pose,
-    stillFigure: still.figure,
-    props: [...new Set(taken.flatMap(({ props }) => props))],
-    body,
-    path,
-    steps: path.reduce((sum, one) => sum + lasts(one), 0),
-  };
+  return new PlacedMotion(placed, taken, isRound, still);
 }
 
 const pairs = <T>(all: readonly Placed[], made: (from: Placed, to: Placed, index: number) => T): readonly T[] =>
@@ -159,6 +151,64 @@ const pairs = <T>(all: readonly Placed[], made: (from: Placed, to: Placed, index
     const to = all[index + 1];
     return to ? [made(from, to, index)] : [];
   });
+
+/** Most motions stand still in a list: their passages are worked out when they are asked for. */
+class PlacedMotion implements Motion {
+  private passages: readonly Passage[] | null = null;
+
+  constructor(
+    private readonly placed: readonly Placed[],
+    private readonly taken: readonly TakenStep[],
+    private readonly isRound: boolean,
+    private readonly stands: Placed,
+  ) {}
+
+  get poses(): readonly Pose[] {
+    return this.placed.map(({ pose }) => pose);
+  }
+
+  get figures(): readonly SolvedFigure[] {
+    return this.placed.map(({ figure }) => figure);
+  }
+
+  get still(): Pose {
+    return this.stands.pose;
+  }
+
+  get stillFigure(): SolvedFigure {
+    return this.stands.figure;
+  }
+
+  get body(): Body {
+    return this.stands.figure.body;
+  }
+
+  get props(): readonly Prop[] {
+    return [...new Set(this.taken.flatMap(({ props }) => props))];
+  }
+
+  get isMoving(): boolean {
+    return this.placed.length > 1;
+  }
+
+  get path(): readonly Passage[] {
+    this.passages ??= this.roundOf();
+    return this.passages;
+  }
+
+  get steps(): number {
+    return this.path.reduce((sum, one) => sum + lasts(one), 0);
+  }
+
+  private roundOf(): readonly Passage[] {
+    const { placed, taken } = this;
+    const there = pairs(placed, (from, to, index) => passage(from, to, taken[index]?.stays ?? 1, taken[index + 1]?.takes ?? 1));
+    if (this.isRound) return there;
+    // back it takes as long as it took there
+    const back = pairs(placed, (from, to, index) => passage(to, from, taken[index + 1]?.stays ?? 1, taken[index + 1]?.takes ?? 1));
+    return [...there, ...back.toReversed()];
+  }
+}
 
 /** Puts the poses on one floor: what is down in two that follow each other stays where it is. */
 function onOneFloor(poses: readonly Pose[], isRound: boolean, body: Body): readonly Placed[] {

@@ -15,9 +15,8 @@ export const levelElevation = 20;
  * followed (`roomAt`).
  */
 export function roomFor(motion: Motion, view: View, moments: 'still' | 'moving'): FigureRoom {
-  const { path, stillFigure } = motion;
   const shown =
-    moments === 'still' || path.length === 0 ? [stillFigure] : Array.from({ length: 24 }, (_, index) => figureAt(motion, index / 24));
+    moments === 'still' || !motion.isMoving ? [motion.stillFigure] : Array.from({ length: 24 }, (_, index) => figureAt(motion, index / 24));
   const { left, right, top, bottom }: Extent = extentOf(shown, view);
   // seen from above there is no line that is the floor
   const base = view.elevation > levelElevation ? bottom : 0;

@@ -87,7 +87,8 @@ function handsOver(was: WrittenPose['hands'], now: NonNullable<WrittenPose['hand
   return { ...(typeof was === 'string' ? { left: was, right: was } : was), ...now };
 }
 
-interface TakenStep {
+/** A step as a body takes it. */
+export interface TakenStep {
   readonly pose: Pose;
   readonly props: readonly Prop[];
   readonly isShown: boolean;

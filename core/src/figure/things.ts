@@ -1,11 +1,11 @@
-import { cameraAt, extentOf, type Camera, type Flat, type View } from './draw.js';
+import { cameraAt, extentOf, type Camera, type Extent, type Flat, type View } from './draw.js';
 import type { Motion } from './motion.js';
 import type { Prop } from './pose.js';
 import type { SolvedFigure } from './solve.js';
 import { between, type Vector } from './vector.js';
 
 /** What of a motion its things need. */
-export type Things = Pick<Motion, 'props' | 'stillFigure' | 'path'>;
+export type Things = Pick<Motion, 'props' | 'stillFigure' | 'figures'>;
 
 /** A thing beside the figure, as lines of the picture. */
 export interface PropShape {
@@ -41,11 +41,11 @@ export function propShapes(things: Things, figure: SolvedFigure, view: View): re
 function linesOf(
   kind: Prop,
   figure: SolvedFigure,
-  { stillFigure: still, path }: Things,
+  { stillFigure: still, figures }: Things,
   camera: Camera,
   view: View,
 ): readonly (readonly Flat[])[] {
-  const { left, right } = extentOf([still, ...path.flatMap(({ from, to }) => [from.figure, to.figure])], view);
+  const way = (): Extent => extentOf(figures, view);
   const { radii } = still.body;
   // seen from above, what lies on the floor is as deep as the view is steep
   const depth = Math.sin((Math.abs(view.elevation) * Math.PI) / 180);
@@ -61,15 +61,19 @@ function linesOf(
         ],
       ];
     }
-    case 'line':
+    case 'line': {
+      const { left, right } = way();
       return [
         [
           [left - 0.05, 0],
           [right + 0.05, 0],
         ],
       ];
-    case 'beam':
+    }
+    case 'beam': {
+      const { left, right } = way();
       return [box(left - 0.06, right + 0.06, -0.055, -0.012)];
+    }
     case 'chair': {
       const seat = camera.flat(still.pelvis);
       const isSatOn = seat[1] < 0.4;

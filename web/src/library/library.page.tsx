@@ -235,36 +235,9 @@ function Filters({
           <Trans>Show {movements.length === 0 ? t`nothing` : t`what is left`}</Trans>
         </Button>
       )}
-      {[...filterGroups, ownGroup].map((group) => {
-        const counts = countsOf(group, movements, chosen);
-        return (
-          <TextField
-            key={group.id}
-            select
-            label={group.label}
-            value={chosen[group.id] ?? ''}
-            onChange={(event) => {
-              const { [group.id]: _before, ...others } = chosen;
-              onChoose(event.target.value === '' ? others : { ...others, [group.id]: event.target.value });
-            }}
-            slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
-          >
-            <MenuItem value="">
-              <Trans>any</Trans>
-            </MenuItem>
-            {group.options.map(({ id, label }) => (
-              <MenuItem key={id} value={id} disabled={counts.get(id) === 0}>
-                <Box component="span" sx={{ flex: 1, mr: 2 }}>
-                  {label}
-                </Box>
-                <Box component="span" sx={{ color: palette.soft }}>
-                  {counts.get(id)}
-                </Box>
-              </MenuItem>
-            ))}
-          </TextField>
-        );
-      })}
+      {[...filterGroups, ownGroup].map((group) => (
+        <FilterField key={group.id} group={group} movements={movements} chosen={chosen} onChoose={onChoose} />
+      ))}
       {Object.keys(chosen).length > 0 && (
         <Button
           variant="outlined"
@@ -289,6 +262,62 @@ function Filters({
         )}
       </Box>
     </Box>
+  );
+}
+
+const noCounts: ReadonlyMap<string, number> = new Map();
+
+/** One question of the filters. How many each answer leaves is counted when its list is opened: with thousands of movements it takes a while. */
+function FilterField({
+  group,
+  movements,
+  chosen,
+  onChoose,
+}: {
+  readonly group: (typeof filterGroups)[number];
+  readonly movements: readonly MovementResponse[];
+  readonly chosen: ChosenFilters;
+  readonly onChoose: (filters: ChosenFilters) => void;
+}) {
+  const [isOpen, setOpen] = useState(false);
+  const counts = isOpen ? countsOf(group, movements, chosen) : noCounts;
+  return (
+    <TextField
+      select
+      label={group.label}
+      value={chosen[group.id] ?? ''}
+      onChange={(event) => {
+        const { [group.id]: _before, ...others } = chosen;
+        onChoose(event.target.value === '' ? others : { ...others, [group.id]: event.target.value });
+      }}
+      slotProps={{
+        inputLabel: { shrink: true },
+        select: {
+          displayEmpty: true,
+          open: isOpen,
+          onOpen: () => {
+            setOpen(true);
+          },
+          onClose: () => {
+            setOpen(false);
+          },
+        },
+      }}
+    >
+      <MenuItem value="">
+        <Trans>any</Trans>
+      </MenuItem>
+      {group.options.map(({ id, label }) => (
+        <MenuItem key={id} value={id} disabled={counts.get(id) === 0}>
+          <Box component="span" sx={{ flex: 1, mr: 2 }}>
+            {label}
+          </Box>
+          <Box component="span" sx={{ color: palette.soft }}>
+            {counts.get(id)}
+          </Box>
+        </MenuItem>
+      ))}
+    </TextField>
   );
 }
 

@@ -48,8 +48,8 @@ export const Figure = memo(function Figure({ movement, size, tone = 'day', behin
   const age = useContext(FigureAge);
   const motion = useMemo(() => motionNamed(movement?.figure ?? [], age), [movement?.figure, age]);
   const view = from ?? viewOf(movement?.view?.facing ?? 'front');
-  const isMoving = size >= leastMovingPixels && motion !== null && motion.path.length > 0;
-  const body = useMovingBody(motion, isMoving, roundSeconds(movement?.dose, motion));
+  const isMoving = size >= leastMovingPixels && (motion?.isMoving ?? false);
+  const body = useMovingBody(motion, isMoving, isMoving && motion ? roundSeconds(movement?.dose, motion) : 0);
   const room = useMemo(() => (motion ? roomFor(motion, view, isMoving ? 'moving' : 'still') : null), [motion, view, isMoving]);
   const colour = { ...colours[tone], ...(behind === undefined ? {} : { paper: behind }) };
   const words = isDecoration ? ({ 'aria-hidden': true } as const) : ({ role: 'img', 'aria-label': movement?.plainMeaning ?? '' } as const);
@@ -106,10 +106,10 @@ function drawn({ body, motion, view, room, colour }: Drawing): string {
 }
 
 /** One round takes about as long as one repetition; a hold moves slowly into its shape. */
-function roundSeconds(dose: Movement['dose'] | undefined, motion: Motion | null): number {
+function roundSeconds(dose: Movement['dose'] | undefined, motion: Motion): number {
   const own = dose?.['7-9'] ?? dose?.['10-13'] ?? dose?.['4-6'];
   // there, where it goes there and back
-  const steps = motion && motion.path.length > 0 ? (motion.steps * (motion.poses.length - 1)) / motion.path.length : 1;
+  const steps = (motion.steps * (motion.poses.length - 1)) / motion.path.length;
   const wanted = own?.kind === 'reps' ? own.secondsPerRep : own?.kind === 'counts' ? (4 * 60) / own.bpm : steps * 2.2;
   return Math.max(steps * 0.9, Math.min(steps * 3, wanted));
 }
