@@ -1,3 +1,4 @@
+// @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import type { ClassPageResponse } from '@leiter/contract';
 import type { ClassPlan } from '@leiter/core';

@@ -1,3 +1,4 @@
+// @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import type { AddObservationRequest } from '@leiter/contract';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';

@@ -1,3 +1,4 @@
+// @vitest-environment jsdom
 import { plural, t } from '@lingui/core/macro';
 import { Plural, Trans } from '@lingui/react/macro';
 import { cleanup, render, screen } from '@testing-library/react';

@@ -1,3 +1,4 @@
+// @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import { beforeAll, describe, expect, it, vi } from 'vitest';

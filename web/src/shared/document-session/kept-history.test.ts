@@ -1,3 +1,4 @@
+// @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import { anItem, aPlan } from '@leiter/core/testing';
 import { describe, expect, it, vi } from 'vitest';

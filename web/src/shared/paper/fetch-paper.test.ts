@@ -1,3 +1,4 @@
+// @vitest-environment jsdom
 import { paperWithProgress } from '@leiter/contract/paper';
 import fc from 'fast-check';
 import { afterEach, describe, expect, it, vi } from 'vitest';

@@ -1,3 +1,4 @@
+// @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import type { SyllabusResponse } from '@leiter/contract';
 import { wholeCriterion } from '@leiter/core';

@@ -1,3 +1,4 @@
+// @vitest-environment jsdom
 import { evaluated, aLibrary, aMovement, anItem, aPlan } from '@leiter/core/testing';
 import { act, renderHook } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';

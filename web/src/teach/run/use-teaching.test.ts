@@ -1,3 +1,4 @@
+// @vitest-environment jsdom
 import { placedItems, type ClassPlan, type PlanEdit } from '@leiter/core';
 import { aContext, aLibrary, aMovement, anItem, aPlan } from '@leiter/core/testing';
 import { act, cleanup, renderHook } from '@testing-library/react';
