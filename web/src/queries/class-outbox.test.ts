@@ -48,6 +48,23 @@ describe('what is to be stored of a class', () => {
     expect(sent).toHaveLength(3);
   });
 
+  it('is there at once, before the browser has stored it, and stays until the server has it', async () => {
+    answerWith(() => 'no answer');
+    const outbox = await reloaded();
+    await outbox.openClassOutbox('tomasz', () => undefined);
+    const first = outbox.writeOfClass(there('kaia'));
+    expect(outbox.state().waiting).toEqual([there('kaia')]);
+    const second = outbox.writeOfClass(there('noor'));
+    expect(outbox.state().waiting).toEqual([there('kaia'), there('noor')]);
+    // never fewer, whatever is stored or sent meanwhile
+    const counts: number[] = [];
+    const stop = outbox.useClassOutbox.subscribe(({ waiting }) => counts.push(waiting.length));
+    await Promise.all([first, second]);
+    stop();
+    expect(Math.min(2, ...counts)).toBe(2);
+    expect(outbox.state().waiting).toEqual([there('kaia'), there('noor')]);
+  });
+
   it('goes out by itself when the server answers again', async () => {
     let isAway = true;
     const sent = answerWith(() => (isAway ? 'no answer' : { status: 204 }));

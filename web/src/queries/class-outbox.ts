@@ -65,13 +65,22 @@ export async function openClassOutbox(personId: string, settled: Settled): Promi
 export async function writeOfClass(write: ClassWrite): Promise<void> {
   const { personId } = useClassOutbox.getState();
   if (personId === null) return;
+  // shown at once: who presses the next key means what is seen, not what was there before the browser had stored it
+  coming.push(write);
+  useClassOutbox.setState(({ waiting }) => ({ waiting: [...waiting, write] }));
   try {
     await store.writes.add({ personId, write });
   } catch {
     // a browser that keeps nothing: now or never
-    onSettled(write, await send(write));
+    try {
+      onSettled(write, await send(write));
+    } finally {
+      hasCome(write);
+      useClassOutbox.setState(({ waiting }) => ({ waiting: waiting.filter((one) => one !== write) }));
+    }
     return;
   }
+  hasCome(write);
   await look();
   await sendClassWrites();
 }
@@ -80,10 +89,17 @@ export function putRefusalsAway(): void {
   useClassOutbox.setState({ refusals: [] });
 }
 
+/** Given, and not yet in the store of the browser. */
+const coming: ClassWrite[] = [];
+
+function hasCome(write: ClassWrite): void {
+  coming.splice(coming.indexOf(write), 1);
+}
+
 async function look(): Promise<readonly (Waiting & { readonly id: number })[]> {
   const { personId } = useClassOutbox.getState();
   const all = personId === null ? [] : await store.writes.where({ personId }).sortBy('id');
-  useClassOutbox.setState({ waiting: all.map(({ write }) => write) });
+  useClassOutbox.setState({ waiting: [...all.map(({ write }) => write), ...coming] });
   return all as (Waiting & { readonly id: number })[]; // the store has given each its number
 }
 
