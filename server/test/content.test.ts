@@ -7,12 +7,14 @@ import {
   fillSlot,
   fromYears,
   itemOf,
+  phraseRead,
   plainPace,
   planFromTemplate,
   sectionKinds,
   syllabusFaults,
   unsaidIn,
   unsignable,
+  walk,
   wordsOf,
   type AgeBand,
   type ChildInClass,
@@ -51,6 +53,18 @@ describe('the library that ships', () => {
     const movements = [...library.values()];
     expect(movements.filter(({ tiers }) => Object.keys(tiers).length === 3).length).toBeGreaterThanOrEqual(200);
     expect(movements.filter(({ stages }) => stages.length >= 2).length).toBeGreaterThanOrEqual(70);
+  });
+
+  it('names for every phrase at least the room that its steps take, whichever way it lies', () => {
+    const tooSmall = [...library.values()].flatMap(({ slug, phrase, needs: { footprint } }) => {
+      const read = phrase && phraseRead(phrase);
+      if (!read) return [];
+      const { lengthM, widthM } = walk(read).footprint;
+      const fits = (long: number, wide: number): boolean => lengthM <= long + 0.05 && widthM <= wide + 0.05;
+      const { lengthM: long, widthM: wide } = footprint;
+      return fits(long, wide) || fits(wide, long) ? [] : [`${slug}: ${lengthM.toFixed(2)} × ${widthM.toFixed(2)}`];
+    });
+    expect(tooSmall).toEqual([]);
   });
 
   it('gives every movement a cue that is said in a breath', () => {
