@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { librarySchema, phraseFile, phraseSchema, readPhraseFile, type Movement } from '@leiter/core';
+import { librarySchema, phraseFile, phraseSchema, readPhraseFile, stepWordGroups, type Movement } from '@leiter/core';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { format } from 'prettier';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -45,6 +45,15 @@ describe.each(formats)('$name', ({ name, schema, path }) => {
       .send(exampleOf(`${name}.md`) as object)
       .expect(200);
   });
+});
+
+it('tells every word that a figure may have', () => {
+  const page = readFileSync(`${folder}leiter-library-1.md`, 'utf8');
+  expect(
+    Object.values(stepWordGroups)
+      .flat()
+      .filter((word) => !page.includes(`\`${word}\``)),
+  ).toEqual([]);
 });
 
 describe('leiter-phrase-1', () => {

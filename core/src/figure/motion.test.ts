@@ -6,7 +6,7 @@ import { jointFaults } from './limits.js';
 import { figureAt, mirroredFigure, motionOf, type Motion } from './motion.js';
 import { poseNames } from './pose-book.js';
 import { lowestOf, solve, type SolvedFigure } from './solve.js';
-import { canBeTaken, mostSteps, readStep, stepWords, takenStep, writtenStep } from './step.js';
+import { canBeTaken, mostSteps, readStep, stepWordGroups, stepWords, takenStep, writtenStep } from './step.js';
 import { lengthOf, minus, type Vector } from './vector.js';
 
 const motion = (...steps: readonly string[]): Motion => {
@@ -60,6 +60,17 @@ describe('a step of a figure', () => {
     expect(canBeTaken('knee-hug arms-side')).toBe(true);
     const figure = solve(step('stork arms-up').pose);
     expect(apart(figure.rightLeg.ball, figure.leftLeg.knee)).toBeLessThan(0.12);
+  });
+
+  it('can be taken with every word for arms, hands, head and direction', () => {
+    const words = stepWordGroups.body;
+    expect(poseNames.flatMap((pose) => words.map((word) => `${pose} ${word}`)).filter((text) => !canBeTaken(text))).toEqual([]);
+  });
+
+  it('turned is the same body, facing elsewhere', () => {
+    const [ahead, left] = [solve(step('stork').pose), solve(step('stork turned-left').pose)];
+    expect(left.face[0] - left.head[0]).toBeCloseTo(ahead.face[2] - ahead.head[2], 6);
+    expect(left.rightLeg.knee[1]).toBeCloseTo(ahead.rightLeg.knee[1], 6);
   });
 
   it('on the other side is the mirror image', () => {

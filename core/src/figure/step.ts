@@ -4,6 +4,7 @@ import { mirrored, props, type Pose, type Prop, type WrittenPose } from './pose.
 import { writtenPose } from './pose-book.js';
 import { additions } from './poses/additions.js';
 import { settled } from './settle.js';
+import type { Degrees } from './vector.js';
 
 /** How one comes into a pose and stays there; none is as long as the others. */
 export const paces = ['quick', 'slow', 'held', 'passing'] as const;
@@ -61,17 +62,18 @@ export const writtenStep = ({ pose, isMirrored, isShown, additions: added, paces
   [pose, ...(isMirrored ? [otherSide] : []), ...added, ...pace, ...(isShown ? [shown] : [])].join(' ');
 
 function withAddition(written: WrittenPose, word: string): WrittenPose {
-  const { pose: changed, prop, turn = 0 } = additions[word] ?? {};
-  const { arms, leftArm, rightArm, touch, ...rest } = written;
+  const { pose: changed, prop } = additions[word] ?? {};
+  const { arms, leftArm, rightArm, touch, level, ...rest } = written;
   const isOfArms = changed?.arms !== undefined || changed?.leftArm !== undefined || changed?.rightArm !== undefined;
   const feet = Object.fromEntries(Object.entries(touch ?? {}).filter(([part]) => !/hand/i.test(part)));
-  const own = isOfArms ? { ...rest, touch: feet } : { ...rest, ...kept({ arms, leftArm, rightArm, touch }) };
+  // arms that do something else carry nothing
+  const standing = level?.filter(({ of, with: other, by }) => !/arm/i.test(by) && !/hand|elbow/i.test(`${of} ${other}`));
+  const own = isOfArms ? { ...rest, touch: feet, level: standing ?? [] } : { ...rest, ...kept({ arms, leftArm, rightArm, touch, level }) };
   const hands = changed?.hands === undefined ? {} : { hands: handsOver(written.hands, changed.hands) };
   return {
     ...own,
     ...changed,
     ...hands,
-    ...(turn === 0 ? {} : { yaw: (written.yaw ?? 0) + turn }),
     ...(changed?.touch ? { touch: { ...own.touch, ...changed.touch } } : {}),
     // on a beam there is no line
     ...(prop ? { props: [...(written.props ?? []).filter((one) => prop !== 'beam' || one !== 'line'), prop] } : {}),
@@ -112,7 +114,8 @@ export function takenStep(text: string, body: Body = eight): TakenStep | null {
   const base = step && writtenPose(step.pose);
   if (!step || !base) return null;
   const written = step.additions.reduce(withAddition, base);
-  const pose = settledOr(written, base, body);
+  const turn = step.additions.reduce((sum, word) => sum + (additions[word]?.turn ?? 0), 0);
+  const pose = turnedRound(settledOr(written, body), turn);
   const has = (pace: Pace): boolean => step.paces.includes(pace);
   const found: TakenStep = {
     pose: step.isMirrored ? mirrored(pose) : pose,
@@ -136,10 +139,13 @@ export function canBeTaken(text: string): boolean {
   }
 }
 
+const turnedRound = (pose: Pose, turn: Degrees): Pose =>
+  turn === 0 ? pose : { ...pose, root: { ...pose.root, yaw: pose.root.yaw + turn } };
+
 const bodyName = (body: Body): string => Object.entries(bodies).find(([, one]) => one === body)?.[0] ?? '';
 
 /** Shorter arms may not come as far: then the body takes the angles of the child of eight. */
-function settledOr(written: WrittenPose, base: WrittenPose, body: Body): Pose {
+function settledOr(written: WrittenPose, body: Body): Pose {
   if (body === eight) return settled(written);
   try {
     return settled(written, body);

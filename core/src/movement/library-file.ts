@@ -8,7 +8,7 @@ import { longestHoldOfKind } from './hold-limits.js';
 import { movementKinds } from './kind.js';
 import { phraseTextFaultWords, readPhrase } from '../phrase/phrase-text.js';
 import type { WrittenPhrase } from '../phrase/phrase.js';
-import { canBeTaken, mostSteps } from '../figure/step.js';
+import { canBeTaken, mostSteps, readStep } from '../figure/step.js';
 import { libraryOf, type Library } from './library.js';
 import { framings, marks, surfaces, tierNames, type Movement } from './movement.js';
 import { levels, postures } from './posture.js';
@@ -168,7 +168,10 @@ function faultsOfEntry(entry: Fields, index: number): readonly LibraryFault[] {
   }
   const figure = entry['figure'] ?? [];
   if (!Array.isArray(figure) || figure.length > mostSteps) say('figure', 'not-allowed', figure);
-  else for (const name of figure as unknown[]) if (typeof name !== 'string' || !canBeTaken(name)) say('figure', 'dangling', name);
+  else
+    for (const step of figure as unknown[])
+      if (typeof step !== 'string' || readStep(step) === null) say('figure', 'dangling', step);
+      else if (!canBeTaken(step)) say('figure', 'contradiction', step);
   if (isFields(entry['view'])) oneOf('view.framing', entry['view']['framing'], framings);
   const surface = isFields(entry['needs']) ? entry['needs']['surface'] : undefined;
   if (Array.isArray(surface)) for (const one of surface as unknown[]) oneOf('needs.surface', one, surfaces);

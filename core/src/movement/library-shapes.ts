@@ -1,3 +1,4 @@
+import { mostSteps } from '../figure/step.js';
 import { facings } from '../figure/draw.js';
 import { metres, phraseLimits } from '../phrase/phrase.js';
 import { adultNeeds, framings, littleRoomWays, marks, surfaces, tierNames } from './movement.js';
@@ -105,7 +106,7 @@ export const fieldShapes: Readonly<Record<string, Shape>> = {
   leadsTo: listOf(slug),
   cues: listOf(text),
   cautions: listOf(text),
-  figure: listOf(text),
+  figure: listOf(text, mostSteps),
   loads: listOf(fieldsOf({ region: wordOf(regions), amount: whole(1, 3) })),
   term: orNull(
     fieldsOf({ text, language: text, sayIt: text, meaning: anyText, variants: listOf(fieldsOf({ text, sayIt: text, where: text }), 6) }, [
