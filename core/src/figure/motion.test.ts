@@ -97,6 +97,14 @@ describe('a motion', () => {
     expect(motionFaults(walk)).toEqual([]);
   });
 
+  it('leads the swinging leg round the standing one on a line, not through it', () => {
+    const walk = motion('line-walk', 'line-walk other-side', 'line-walk');
+    for (let share = 0; share < 1; share += 0.01) {
+      const { leftLeg, rightLeg } = figureAt(walk, share);
+      expect(apart(leftLeg.ankle, rightLeg.ankle)).toBeGreaterThan(0.06);
+    }
+  });
+
   it('lifts a foot that steps, and brushes one that stays pointed', () => {
     const highest = (one: Motion): number =>
       Math.max(

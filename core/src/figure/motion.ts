@@ -3,7 +3,7 @@ import { broughtTo, steepnessOf, tipOf } from './contact.js';
 import { blended, type LimbName, type Pose, type Prop } from './pose.js';
 import { centreOfMass, heightOf, lowestOf, moved, placedFigure, solve, type SolvedFigure } from './solve.js';
 import { takenStep, type TakenStep } from './step.js';
-import { between, lengthOf, minus, type Vector } from './vector.js';
+import { between, lengthOf, minus, scaled, type Vector } from './vector.js';
 
 /** A movement as its key poses, one after the other, on one floor. */
 export interface Motion {
@@ -51,6 +51,8 @@ interface Holding {
   readonly steep: readonly [number, number] | null;
   /** True for a foot that is lifted on its way: flat before and after. */
   readonly isLifted: boolean;
+  /** How far aside it goes half way: round the foot that stands. */
+  readonly aside: Vector;
 }
 
 const parts = [
@@ -80,6 +82,8 @@ const alike = 0.03;
 const walksOn = 0.12;
 /** How far a foot is lifted on a step. */
 const stepLift = 0.045;
+/** So much room a foot needs beside another. */
+const roomBeside = 0.075;
 
 const limbOf: Readonly<Partial<Record<HoldingPart, LimbName>>> = {
   leftFoot: 'leftLeg',
@@ -270,6 +274,7 @@ function passage(from: Placed, to: Placed, stays: number, takes: number): Passag
       to: partAt(to.figure, part),
       steep: steepness(from.figure, to.figure, part),
       isLifted: isFlat(from.figure, part) && isFlat(to.figure, part),
+      aside: asideOf(from.figure, to.figure, part),
     }));
   const wayOf = ({ from: was, to: is }: Holding): number => overFloor(was, is);
   const way: Passage = {
@@ -283,6 +288,23 @@ function passage(from: Placed, to: Placed, stays: number, takes: number): Passag
   // who rolls over turns about the middle, not about a hand that happens to lie before and after
   const turnsOver = [0.25, 0.5, 0.75].some((share) => lowestOf(heldAt(way, share, (pose) => pose).figure) < deepest);
   return turnsOver ? { ...way, kept: [], carried: [] } : way;
+}
+
+/** A foot that would step through the other one goes round it, on its own side. */
+function asideOf(from: SolvedFigure, to: SolvedFigure, part: HoldingPart): Vector {
+  const other = part === 'leftFoot' ? 'rightFoot' : part === 'rightFoot' ? 'leftFoot' : null;
+  if (other === null) return [0, 0, 0];
+  const [a, b, standing] = [partAt(from, part), partAt(to, part), partAt(from, other)];
+  const way = minus(b, a);
+  const long = Math.hypot(way[0], way[2]);
+  if (long < keptWithin || overFloor(standing, partAt(to, other)) > keptWithin) return [0, 0, 0];
+  const along = ((standing[0] - a[0]) * way[0] + (standing[2] - a[2]) * way[2]) / long;
+  const beside: Vector = [way[2] / long, 0, -way[0] / long];
+  const off = (standing[0] - a[0]) * beside[0] + (standing[2] - a[2]) * beside[2];
+  if (along < 0 || along > long || Math.abs(off) > roomBeside) return [0, 0, 0];
+  const left = minus(from.leftLeg.hip, from.rightLeg.hip);
+  const own = Math.sign((left[0] * beside[0] + left[2] * beside[2]) * (part === 'leftFoot' ? 1 : -1)) || 1;
+  return scaled(beside, own * (roomBeside + own * off));
 }
 
 function steepness(from: SolvedFigure, to: SolvedFigure, part: HoldingPart): readonly [number, number] | null {
@@ -360,7 +382,9 @@ function placeAt(one: Holding, { carried, from }: Passage, share: number): Vecto
   const [x, y, z] = between(one.from, one.to, share);
   const steep = steepAt(one, share);
   const height = steep === undefined ? y : ballHeight(steep, from.figure.body);
-  return [x, one.isLifted && carried.includes(one) ? height + stepLift * Math.sin(Math.PI * share) : height, z];
+  if (!one.isLifted || !carried.includes(one)) return [x, height, z];
+  const arc = Math.sin(Math.PI * share);
+  return [x + one.aside[0] * arc, height + stepLift * arc, z + one.aside[2] * arc];
 }
 
 function heldAt(way: Passage, share: number, change: (pose: Pose) => Pose): Placed {
