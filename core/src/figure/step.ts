@@ -74,7 +74,6 @@ function withAddition(written: WrittenPose, word: string): WrittenPose {
     ...own,
     ...changed,
     ...hands,
-    ...(changed?.touch ? { touch: { ...own.touch, ...changed.touch } } : {}),
     // on a beam there is no line
     ...(prop ? { props: [...(written.props ?? []).filter((one) => prop !== 'beam' || one !== 'line'), prop] } : {}),
   };
@@ -103,8 +102,7 @@ const taken = new Map<string, TakenStep>();
 const mostTaken = 4000;
 
 /**
- * @returns a step as a pose of a body, settled on the floor; null for what `readStep` does not know.
- * @throws as `settled`: what ships and what is written in a form is checked with `canBeTaken`
+ * @returns a step as a pose of a body, settled on the floor; null for what `readStep` does not know, and for what a body cannot be settled in
  */
 export function takenStep(text: string, body: Body = eight): TakenStep | null {
   const key = `${bodyName(body)} ${text}`;
@@ -115,7 +113,9 @@ export function takenStep(text: string, body: Body = eight): TakenStep | null {
   if (!step || !base) return null;
   const written = step.additions.reduce(withAddition, base);
   const turn = step.additions.reduce((sum, word) => sum + (additions[word]?.turn ?? 0), 0);
-  const pose = turnedRound(settledOr(written, body), turn);
+  const settledPose = settledOr(written, body);
+  if (!settledPose) return null;
+  const pose = turnedRound(settledPose, turn);
   const has = (pace: Pace): boolean => step.paces.includes(pace);
   const found: TakenStep = {
     pose: step.isMirrored ? mirrored(pose) : pose,
@@ -131,12 +131,8 @@ export function takenStep(text: string, body: Body = eight): TakenStep | null {
 
 /** True for a step that is known, and that a child's joints can take with all that is changed of it. */
 export function canBeTaken(text: string): boolean {
-  try {
-    const step = takenStep(text);
-    return step !== null && jointFaults(step.pose).length === 0;
-  } catch {
-    return false;
-  }
+  const step = takenStep(text);
+  return step !== null && jointFaults(step.pose).length === 0;
 }
 
 const turnedRound = (pose: Pose, turn: Degrees): Pose =>
@@ -144,12 +140,11 @@ const turnedRound = (pose: Pose, turn: Degrees): Pose =>
 
 const bodyName = (body: Body): string => Object.entries(bodies).find(([, one]) => one === body)?.[0] ?? '';
 
-/** Shorter arms may not come as far: then the body takes the angles of the child of eight. */
-function settledOr(written: WrittenPose, body: Body): Pose {
-  if (body === eight) return settled(written);
+/** Shorter arms may not come as far: then the body takes the angles of the child of eight. Null where that one cannot either. */
+function settledOr(written: WrittenPose, body: Body): Pose | null {
   try {
     return settled(written, body);
   } catch {
-    return settled(written);
+    return body === eight ? null : settledOr(written, eight);
   }
 }

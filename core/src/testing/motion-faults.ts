@@ -1,4 +1,5 @@
-import { figureAt, partAt, restShare, type Motion } from '../figure/motion.js';
+import { figureAt, restShare, type Motion } from '../figure/motion.js';
+import { partAt } from '../figure/on-floor.js';
 import { lowestOf, type SolvedFigure } from '../figure/solve.js';
 import { minus, lengthOf, dot, add, scaled, type Vector } from '../figure/vector.js';
 

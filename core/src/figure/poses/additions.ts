@@ -6,7 +6,7 @@ import { pointing } from './limbs.js';
 /** What a word after the name of a pose changes of it. */
 export interface Addition {
   /** What is written over; where it says arms, neither the arms of the pose nor what its hands touch counts. */
-  readonly pose?: Pick<WrittenPose, 'arms' | 'leftArm' | 'rightArm' | 'neck' | 'hands' | 'touch' | 'lift'>;
+  readonly pose?: Pick<WrittenPose, 'arms' | 'leftArm' | 'rightArm' | 'neck' | 'hands' | 'lift'>;
   /** How far the whole body is turned to the left. */
   readonly turn?: Degrees;
   readonly prop?: Prop;
