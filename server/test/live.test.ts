@@ -1,8 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import request from 'supertest';
+import { DataSource } from 'typeorm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { makeApp } from '../src/app.js';
+import { lockFor } from '../src/database/locks.js';
 import { demoPassword } from '../src/demo/demo-people.js';
 import { testApp, type Agent, type TestApp } from './test-app.js';
 import { ToldPage } from './told-page.js';
@@ -170,6 +172,30 @@ describe('two server processes', () => {
     const [{ clubs }] = await empty.source.query<readonly [{ clubs: string }]>('SELECT count(*) AS clubs FROM club');
     expect(Number(clubs)).toBe(1);
     await Promise.all(apps.map((app) => app.close()));
+    await empty.close();
+  }, 120_000);
+
+  it('wait for the club that the other makes for as long as it takes: longer than a statement may otherwise', async () => {
+    const empty = await testApp({ filled: 'empty' });
+    const hasty = await makeApp({
+      databaseUrl: `${empty.databaseUrl}?options=${encodeURIComponent('-c statement_timeout=2s')}`,
+      sessionSecret: 'test',
+      logLevels: [],
+    });
+    const [{ statement_timeout: allowed }] = await hasty
+      .get(DataSource)
+      .query<readonly [{ statement_timeout: string }]>('SHOW statement_timeout');
+    expect(allowed).toBe('2s');
+    const { DemoClubService } = await import('../src/demo/demo-club.service.js');
+    const loads = await empty.source.transaction(async (manager) => {
+      await lockFor(manager, 'founding', '');
+      const waiting = hasty.get(DemoClubService).load();
+      waiting.catch(() => undefined);
+      await new Promise((after) => setTimeout(after, 2500));
+      return { waiting };
+    });
+    expect(await loads.waiting).toBe(true);
+    await hasty.close();
     await empty.close();
   }, 120_000);
 });

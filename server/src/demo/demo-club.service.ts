@@ -31,6 +31,8 @@ export class DemoClubService {
     const crest = await readFile(`${root}content/demo/crest.svg`);
     const passwordHash = await hashPassword(demoPassword);
     return this.source.transaction(async (manager) => {
+      // at the start nobody waits for an answer: on a slow machine the other server may need minutes for its club
+      await manager.query(`SET LOCAL statement_timeout = '10min'`);
       await lockFor(manager, 'founding', '');
       if (await manager.exists(ClubEntity)) return false;
       const { id: clubId } = await foundClub(manager, { name: demoLists().club, timeZone, isDemo: true });
