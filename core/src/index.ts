@@ -343,7 +343,7 @@ export { mendedText, type FootMend } from './phrase/mend-text.js';
 export { isOtherSideOf, phraseRead } from './phrase/read-once.js';
 export { phraseInStep } from './timing/phrase-in-step.js';
 export { learningOf } from './timing/step.js';
-export { libraryWithRows, missingEntries, withSegmentStages } from './movement/phrase-loads.js';
+export { libraryWithRows, missingEntries, segmentStages, withSegmentStages } from './movement/phrase-loads.js';
 export { phraseTextFaultWords, readPhrase, type PhraseTextFault } from './phrase/phrase-text.js';
 export type { PhraseVoice } from './voice/phrase-words.js';
 export { playPhrase, type PhrasePractice } from './voice/phrase-practice.js';

@@ -8,6 +8,8 @@ import {
   fromYears,
   itemOf,
   phraseRead,
+  segmentStages,
+  withSegmentStages,
   plainPace,
   planFromTemplate,
   sectionKinds,
@@ -53,6 +55,13 @@ describe('the library that ships', () => {
     const movements = [...library.values()];
     expect(movements.filter(({ tiers }) => Object.keys(tiers).length === 3).length).toBeGreaterThanOrEqual(200);
     expect(movements.filter(({ stages }) => stages.length >= 2).length).toBeGreaterThanOrEqual(70);
+  });
+
+  it('has for every part of its steps a stage that can be marked', () => {
+    const parted = [...library.values()].filter((movement) => segmentStages(movement).length > 0);
+    expect(parted.length).toBeGreaterThan(20);
+    const short = parted.filter((movement) => withSegmentStages(movement).stages.length < segmentStages(movement).length);
+    expect(short.map(({ slug }) => slug)).toEqual([]);
   });
 
   it('names for every phrase at least the room that its steps take, whichever way it lies', () => {

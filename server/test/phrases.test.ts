@@ -63,6 +63,35 @@ describe('the steps of a movement', () => {
     expect(await read()).toEqual(stored);
   });
 
+  it('come by a file of their own through the import: looked at, taken in, told to whoever has them open, undone', async () => {
+    const stored = await read();
+    const file = (movement: string | null, text: string) => ({
+      format: 'leiter-phrase/1',
+      ...(movement === null ? {} : { movement }),
+      phrase: steps(text, stored),
+    });
+    const taking = (body: object, dryRun = '') => amara.post(`/api/library/import${dryRun}`).send(body);
+    const before = await eventsOf();
+    const looked = await taking(file('jazz-box', '1 R side, 2 L cross'), '?dryRun=true').expect(200);
+    expect(looked.body).toMatchObject({ added: [], changed: [{ slug: 'jazz-box', fields: ['phrase'] }], importId: null });
+    expect(await read()).toEqual(stored);
+    const taken = await taking(file('jazz-box', '1 R side, 2 L cross')).expect(200);
+    expect(await read()).toMatchObject({ version: stored.version + 1, phrase: { text: '1 R side, 2 L cross' } });
+    expect((await taking(file('jazz-box', '1 R side, 2 L cross')).expect(200)).body).toMatchObject({ same: ['jazz-box'], importId: null });
+    await amara.delete(`/api/library/imports/${String(taken.body.importId)}`).expect(204);
+    expect(await read()).toMatchObject({ version: stored.version + 2, phrase: stored.phrase });
+    expect(await eventsOf()).toBe(before + 2);
+    for (const [body, field, words] of [
+      [file('jazz-boxes', '1 R side'), 'movement', /“jazz-boxes” is no movement of this library/],
+      [file(null, '1 R side'), 'movement', /whose steps/],
+      [file('jazz-box', '1 R sideways'), 'phrase', /Line 1: “sideways”/],
+      [{ ...file('jazz-box', '1 R side'), extra: 1 }, 'phrase', /“extra”/],
+      [{ format: 'leiter-phrase/1', movement: 'jazz-box', phrase: null }, 'phrase', /lacks a field/],
+    ] as const)
+      expect((await taking(body).expect(400)).body.errors).toEqual([{ field, message: expect.stringMatching(words) }]);
+    expect((await read()).version).toBe(stored.version + 2);
+  });
+
   it('changed by an import are another version; the form of an entry leaves them alone', async () => {
     const stored = await read();
     const { isOwn: _own, isPutAway: _away, ownCue: _cue, ...entry } = (await amara.get('/api/library/jazz-box').expect(200)).body;

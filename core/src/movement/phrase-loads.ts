@@ -70,13 +70,18 @@ function strictest(asked: readonly Prerequisite[]): readonly Prerequisite[] {
 
 /** The segments of a phrase are what is marked and asked of it, where its entry has no stages of its own. */
 export function withSegmentStages<Entry extends Pick<Movement, 'stages' | 'phrase'>>(entry: Entry): Entry {
-  const phrase = entry.phrase && phraseRead(entry.phrase);
-  if (!phrase || entry.stages.length > 0 || phrase.segments.length < 2) return entry;
-  const stages = phrase.segments.map(({ name }, index) => ({
+  const stages = entry.stages.length > 0 ? [] : segmentStages(entry);
+  return stages.length === 0 ? entry : { ...entry, stages };
+}
+
+/** Its segments as stages. @returns none where an entry has no steps that can be read, or they are in one part */
+export function segmentStages({ phrase: written }: Pick<Movement, 'phrase'>): Movement['stages'] {
+  const segments = (written && phraseRead(written)?.segments) ?? [];
+  if (segments.length < 2) return [];
+  return segments.map(({ name }, index) => ({
     name: name === '' ? `Part ${String(index + 1)}` : name,
     see: 'Every count of it, in order, on the right foot',
   }));
-  return { ...entry, stages };
 }
 
 /** A library in which phrases carry what their rows ask of a body, and their segments are stages. Only for reckoning: it is not what is kept. */

@@ -19,6 +19,7 @@ import type { Asker } from '../people/asker.js';
 import { readableMovements } from './library.service.js';
 import type { LibraryFileFault } from '../work/tasks.js';
 import { WorkersService } from '../work/workers.service.js';
+import { LiveService } from '../live/live.service.js';
 
 /** An entry as it was before an import; null for one that was not there. */
 export interface EntryBefore {
@@ -38,9 +39,10 @@ export class LibraryImportService {
   constructor(
     private readonly imports: ImportsService,
     private readonly workers: WorkersService,
+    private readonly live: LiveService,
   ) {}
 
-  /** Takes in the text of a library file, all or none; it is read beside, so that nobody waits for it. */
+  /** Takes in the text of a library file, or of a phrase of an entry that is there, all or none; it is read beside, so that nobody waits for it. */
   takeFile(
     asker: Asker,
     text: string,
@@ -53,7 +55,7 @@ export class LibraryImportService {
         [asker.clubId],
       );
       const read = await this.workers.run('readLibraryFile', { text, current: current.map(({ document }) => document) });
-      return read.ok ? accepted(intakeOf(asker.clubId, read.value)) : read;
+      return read.ok ? accepted(this.intakeOf(asker.clubId, read.value)) : read;
     });
   }
 
@@ -65,7 +67,7 @@ export class LibraryImportService {
   ): Promise<Result<LibraryImportResponse, readonly LibraryFault[]>> {
     return this.imports.run(asker, 'library', { isDryRun }, async (manager) => {
       const intake = libraryIntake(libraryOf(await movementsOf(manager, asker.clubId)), entries);
-      return intake.ok ? accepted(intakeOf(asker.clubId, intake.value)) : intake;
+      return intake.ok ? accepted(this.intakeOf(asker.clubId, intake.value)) : intake;
     });
   }
 
@@ -74,10 +76,57 @@ export class LibraryImportService {
     return this.imports.undo<readonly EntryBefore[], UndoRefusal>(clubId, 'library', id, async (manager, kept) => {
       const refusal = await refusalOfUndo(manager, clubId, kept);
       if (refusal) return refused(refusal);
-      await restoreEntries(manager, clubId, kept.before);
+      await this.tellingSteps(
+        manager,
+        clubId,
+        kept.before.map(({ slug }) => slug),
+        () => restoreEntries(manager, clubId, kept.before),
+      );
       return accepted(undefined);
     });
   }
+
+  private intakeOf(
+    clubId: string,
+    { changes, care, movements }: LibraryIntake,
+  ): Intake<LibraryIntake['changes'] & LibraryIntake['care'], readonly EntryBefore[]> {
+    const store = (manager: EntityManager): Promise<readonly EntryBefore[]> =>
+      this.tellingSteps(
+        manager,
+        clubId,
+        movements.map(({ slug }) => slug),
+        () => storeEntries(manager, clubId, movements),
+      );
+    return { told: { ...changes, ...care }, store: movements.length === 0 ? null : store };
+  }
+
+  /** Whoever has the steps of an entry open is told where they are others afterwards. */
+  private async tellingSteps<Done>(
+    manager: EntityManager,
+    clubId: string,
+    slugs: readonly string[],
+    write: () => Promise<Done>,
+  ): Promise<Done> {
+    const before = await versionsOfSteps(manager, clubId, slugs);
+    const done = await write();
+    const after = await versionsOfSteps(manager, clubId, slugs);
+    const changed = [...after].filter(([slug, version]) => before.has(slug) && before.get(slug) !== version);
+    await this.live.emit(
+      manager,
+      clubId,
+      ...changed.map(([movement, version]) => ({ topic: 'phrase', movement, version, savedBy: '' }) as const),
+    );
+    return done;
+  }
+}
+
+async function versionsOfSteps(manager: EntityManager, clubId: string, slugs: readonly string[]): Promise<ReadonlyMap<string, number>> {
+  const found = await rows<{ readonly slug: string; readonly phrase_version: number }>(
+    manager,
+    'SELECT slug, phrase_version FROM movement WHERE club_id = $1 AND slug = ANY($2) ORDER BY slug',
+    [clubId, slugs],
+  );
+  return new Map(found.map(({ slug, phrase_version }) => [slug, phrase_version]));
 }
 
 async function movementsOf(manager: EntityManager, clubId: string): Promise<readonly Movement[]> {
@@ -85,13 +134,6 @@ async function movementsOf(manager: EntityManager, clubId: string): Promise<read
     clubId,
   ]);
   return readableMovements(found);
-}
-
-function intakeOf(
-  clubId: string,
-  { changes, care, movements }: LibraryIntake,
-): Intake<LibraryIntake['changes'] & LibraryIntake['care'], readonly EntryBefore[]> {
-  return { told: { ...changes, ...care }, store: movements.length === 0 ? null : (manager) => storeEntries(manager, clubId, movements) };
 }
 
 /** Writes entries as the club's own. @returns what was there before */

@@ -56,13 +56,17 @@ export class LiveService implements OnApplicationShutdown {
   }
 
   /**
-   * Writes an event as the last thing of a transaction. Events of a club are written one after the other, so that a reader who
+   * Writes events as the last thing of a transaction. Events of a club are written one after the other, so that a reader who
    * has seen one has seen all before it.
    */
-  async emit(manager: EntityManager, clubId: string, event: LiveEvent): Promise<void> {
+  async emit(manager: EntityManager, clubId: string, ...events: readonly LiveEvent[]): Promise<void> {
+    if (events.length === 0) return;
     await lockFor(manager, 'event', clubId);
-    const { topic, ...data } = event;
-    await manager.query('INSERT INTO event (club_id, topic, data) VALUES ($1, $2, $3)', [clubId, topic, JSON.stringify(data)]);
+    await manager.query(
+      `INSERT INTO event (club_id, topic, data) SELECT $1, e.topic, e.data
+       FROM unnest($2::text[], $3::jsonb[]) WITH ORDINALITY AS e (topic, data, place) ORDER BY e.place`,
+      [clubId, events.map(({ topic }) => topic), events.map(({ topic: _topic, ...data }) => JSON.stringify(data))],
+    );
   }
 
   /** @returns the id of the newest event of a club, and whether all after `since` are still kept. */

@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import { createRequire } from 'node:module';
 import { LibraryFile } from '@leiter/contract';
-import { libraryIntake, libraryOf, openMovement, refused } from '@leiter/core';
+import { libraryIntake, libraryOf, openMovement, phraseFormat, readPhraseFile, refused, type Library } from '@leiter/core';
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import pdfmake from 'pdfmake';
@@ -22,6 +22,13 @@ export function readLibraryFile({ text, current }: Tasks['readLibraryFile']): An
   }
   if (typeof body !== 'object' || body === null || Array.isArray(body))
     return refused({ kind: 'unreadable', words: 'This is not a leiter-library/1 file.' });
+  const library = libraryOf(
+    current.flatMap((one) => {
+      const movement = openMovement(JSON.parse(one));
+      return movement.ok ? [movement.value] : [];
+    }),
+  );
+  if ('format' in body && body.format === phraseFormat) return readStepsOf(text, library);
   const { movements, ...about } = body as { readonly movements?: unknown }; // looked at field by field below
   // what is in the entries is looked at by core; here it is enough that there is a list of objects
   const isList = Array.isArray(movements) && movements.every((one) => typeof one === 'object' && one !== null && !Array.isArray(one));
@@ -29,12 +36,27 @@ export function readLibraryFile({ text, current }: Tasks['readLibraryFile']): An
   const errors = validateSync(file, validationRules);
   if (errors.length > 0) return refused({ kind: 'fields', fields: fieldProblems(errors) });
   const entries = movements as readonly object[]; // see isList
-  const library = libraryOf(
-    current.flatMap((one) => {
-      const movement = openMovement(JSON.parse(one));
-      return movement.ok ? [movement.value] : [];
-    }),
-  );
+  return intakeInto(library, entries);
+}
+
+/** The steps of one entry: it must be there, for a phrase alone is no movement. */
+function readStepsOf(text: string, library: Library): Answers['readLibraryFile'] {
+  const read = readPhraseFile(text);
+  if (!read.ok) return refused({ kind: 'fields', fields: read.error.map((message) => ({ field: 'phrase', message })) });
+  const { value } = read;
+  const entry = value.kind === 'phrase' && value.movement !== null ? library.get(value.movement) : undefined;
+  if (value.kind !== 'phrase' || !entry) {
+    const named = value.kind === 'phrase' ? value.movement : null;
+    const message =
+      named === null
+        ? 'It does not say whose steps these are.'
+        : `“${named}” is no movement of this library: steps come to one that is there, or with it in a leiter-library/1 file.`;
+    return refused({ kind: 'fields', fields: [{ field: 'movement', message }] });
+  }
+  return intakeInto(library, [{ ...entry, phrase: value.phrase }]);
+}
+
+function intakeInto(library: Library, entries: readonly object[]): Answers['readLibraryFile'] {
   const intake = libraryIntake(library, entries);
   return intake.ok ? intake : refused({ kind: 'entries', faults: intake.error });
 }

@@ -146,7 +146,7 @@ function LibraryPage() {
       {isTakingIn && (
         <ImportDialog
           title={t`Import a library file`}
-          about={t`A leiter-library/1 file, as “Export” writes it.`}
+          about={t`A leiter-library/1 file, as “Export” writes it, or the steps of one movement (leiter-phrase/1).`}
           accept=".json,application/json"
           read={(text) => {
             const input = jsonOf(text);

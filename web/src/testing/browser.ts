@@ -10,6 +10,8 @@ globalThis.ResizeObserver = class {
 };
 if (typeof window !== 'undefined') {
   Element.prototype.scrollIntoView = nothing;
+  // nothing is painted here: reading the style of every part anew would take most of the time
+  HTMLStyleElement.prototype.appendChild = (node) => node;
   window.matchMedia = (media) =>
     Object.assign(new EventTarget(), {
       media,

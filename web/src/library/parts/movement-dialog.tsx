@@ -1,8 +1,10 @@
 import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import type { MovementResponse } from '@leiter/contract';
-import { ageBands, effortWord, slugOf, tierNames, type Effort } from '@leiter/core';
+import { ageBands, effortWord, segmentStages, slugOf, tierNames, type Effort } from '@leiter/core';
 import type { Control, Path } from 'react-hook-form';
 import { ApiError } from '../../shared/api';
 import { FormDialog } from '../../shared/form-dialog';
@@ -12,7 +14,7 @@ import { useSyllabuses } from '../../queries/syllabus.queries';
 import { entryOf, saveMovement, useLibrary } from '../../queries/library.queries';
 import { FactsFields } from './facts-fields';
 import { blankFacts } from './movement-facts';
-import { doseField, formOf, movementFrom, type MovementForm } from './movement-form';
+import { doseField, formOf, movementFrom, withSegments, type MovementForm } from './movement-form';
 
 const efforts: readonly Effort[] = [0, 1, 2, 3, 4];
 
@@ -95,7 +97,24 @@ export function MovementDialog({
       </Box>
       <Lines control={control} name="cues" label={t`Cues, one a line`} />
       <Lines control={control} name="cautions" label={t`Cautions, one a line`} />
-      <Lines control={control} name="stages" label={t`Stages, easiest first`} hint={t`name: what one must see`} />
+      <Box>
+        <Lines
+          control={control}
+          name="stages"
+          label={t`Stages, easiest first`}
+          hint={t`name: what one must see. Marks stay with the place of a stage in this list.`}
+        />
+        {segmentStages(movement).length > 0 && (
+          <Button
+            size="small"
+            onClick={() => {
+              form.setValue('stages', withSegments(form.getValues('stages'), movement), { shouldDirty: true });
+            }}
+          >
+            <Trans>Begin with the parts of its steps</Trans>
+          </Button>
+        )}
+      </Box>
       <Lines control={control} name="faults" label={t`Faults`} hint={t`name > what mends it; ! before it: stop and mend`} />
       <Box sx={{ gridColumn: '1 / -1' }}>
         <FormField control={control} name="support" label={t`How an adult helps`} multiline minRows={2} />

@@ -1,7 +1,7 @@
 import { aMovement } from '@leiter/core/testing';
 import { describe, expect, it } from 'vitest';
 import { blankFacts, blankMovement, type FactsForm } from './movement-facts';
-import { formOf, movementFrom } from './movement-form';
+import { formOf, movementFrom, withSegments } from './movement-form';
 
 const movement = aMovement('roll', {
   name: 'Roll',
@@ -29,6 +29,22 @@ const movement = aMovement('roll', {
 describe('editing an entry', () => {
   it('that was not touched gives the same entry', () => {
     expect(movementFrom(movement, formOf(movement))).toEqual({ movement, faults: [] });
+  });
+
+  it('puts the parts of its steps before its stages, each once', () => {
+    const phrase = {
+      beats: 8,
+      learnBpm: 80,
+      bpm: 100,
+      countIn: 8,
+      startWeight: 'left',
+      startFacing: 1,
+      endsAtStart: false,
+      text: '# First\n1 R fwd, 2 L close\n# Second\n3 R back, 4 L close',
+    } as const;
+    const stages = withSegments('Second: as I like it\nRock: Hands: flat', { phrase });
+    expect(stages.split('\n')).toEqual([expect.stringMatching(/^First: ./), 'Second: as I like it', 'Rock: Hands: flat']);
+    expect(withSegments('Rock: flat', { phrase: { ...phrase, text: '1 R fwd, 2 L close' } })).toBe('Rock: flat');
   });
 
   it('takes what others call it, one a line', () => {

@@ -1,6 +1,17 @@
 import { t } from '@lingui/core/macro';
 import { factsOf, withFacts, type FactsForm } from './movement-facts';
-import { ageBands, readDose, slugOf, tierNames, writeDose, type AgeBand, type Effort, type Movement, type TierName } from '@leiter/core';
+import {
+  ageBands,
+  readDose,
+  segmentStages,
+  slugOf,
+  tierNames,
+  writeDose,
+  type AgeBand,
+  type Effort,
+  type Movement,
+  type TierName,
+} from '@leiter/core';
 
 /** An entry of the library as one edits it: lists are lines of text. */
 export interface MovementForm {
@@ -30,6 +41,14 @@ const linesOf = (text: string): readonly string[] =>
     .split('\n')
     .map((line) => line.trim())
     .filter((line) => line !== '');
+
+/** The stages as they are written, after one for each part of the steps that is not among them. */
+export function withSegments(stages: string, movement: Pick<Movement, 'phrase'>): string {
+  const written = linesOf(stages);
+  const named = new Set(written.map((line) => line.split(':')[0]?.trim()));
+  const parts = segmentStages(movement).filter(({ name }) => !named.has(name));
+  return [...parts.map(({ name, see }) => `${name}: ${see}`), ...written].join('\n');
+}
 
 export const doseField = (band: AgeBand): `age${string}` => `age${band.replace('-', '')}`;
 
