@@ -139,11 +139,16 @@ export interface HomePageResponse {
   readonly phrases: readonly {
     readonly movement: string;
     readonly beats: number;
-    readonly own: readonly Row[];
-    readonly other: readonly Row[];
+    readonly own: readonly HomeStep[];
+    readonly other: readonly HomeStep[];
   }[];
   /** What the family sent and is still kept, the newest first. */
   readonly clips: readonly SentClip[];
+}
+
+/** A row, with what the partner does meanwhile where there is one: at home that is who reads it. */
+export interface HomeStep extends Row {
+  readonly partner?: readonly Row[];
 }
 
 export const homeLooks = [

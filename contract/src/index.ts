@@ -134,6 +134,7 @@ export {
   type HomeLinkResponse,
   type HomeMovement,
   type HomePageResponse,
+  type HomeStep,
   type HomeTaskForChild,
   type HomeWord,
   type Practice,

@@ -340,6 +340,7 @@ export { armNames } from './phrase/arms.js';
 export { bestSeenAt, walkingFigure, type WalkingFigure } from './phrase/walking-figure.js';
 export { phraseFile, phraseFormat, phraseSchema, readPhraseFile } from './formats/phrase-file.js';
 export { mendedText, type FootMend } from './phrase/mend-text.js';
+export { partnerAtCount, partnerOn, walkOfPartner, type PartnersWalk } from './phrase/partner.js';
 export { isOtherSideOf, phraseRead } from './phrase/read-once.js';
 export { phraseInStep } from './timing/phrase-in-step.js';
 export { learningOf } from './timing/step.js';
@@ -347,4 +348,4 @@ export { libraryWithRows, missingEntries, segmentStages, withSegmentStages } fro
 export { phraseTextFaultWords, readPhrase, type PhraseTextFault } from './phrase/phrase-text.js';
 export type { PhraseVoice } from './voice/phrase-words.js';
 export { playPhrase, type PhrasePractice } from './voice/phrase-practice.js';
-export { phraseFindingWords, walk, type PhraseFinding, type Stand, type Walk } from './phrase/walk.js';
+export { beginning, phraseFindingWords, walk, type PhraseFinding, type Stand, type Walk } from './phrase/walk.js';

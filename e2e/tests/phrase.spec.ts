@@ -108,6 +108,30 @@ test('An eight is written by keys, what cannot be danced is named at its count, 
   await expect.poll(stored).toBeUndefined();
 });
 
+test('Two do it: the partner stands where it is said, is seen beside the child, goes to the other side with it, and two do not stand in each other', async ({
+  page,
+  leiter,
+}) => {
+  await signIn(page, leiter, 'martial-arts');
+  await page.goto(`${leiter.url}/library/block-counter/steps`);
+  const counts = page.getByRole('region', { name: 'Score' }).getByRole('listitem');
+  await expect(counts.first()).toHaveAccessibleName('count 1: right back; the partner: left forward without touching, lunge punch L');
+  await expect(page.getByText('Floor of both')).toBeVisible();
+  // both are drawn, one paler, and one sees them from the side, since the partner stands ahead
+  await expect(page.getByRole('button', { name: 'from the side' })).toHaveAttribute('aria-pressed', 'true');
+  const tones = page.getByRole('img', { name: 'The figure on count 1' }).locator('polyline, circle');
+  const inks = new Set(await tones.evaluateAll((shapes) => shapes.map((one) => one.getAttribute('stroke') ?? one.getAttribute('fill'))));
+  expect(inks.size).toBeGreaterThanOrEqual(4);
+  await page.getByRole('button', { name: 'The other side' }).click();
+  await expect(counts.first()).toHaveAccessibleName('count 1: left back; the partner: right forward without touching, lunge punch R');
+  await page.getByRole('button', { name: 'As it is written' }).click();
+  const field = page.getByLabel('The steps');
+  await field.fill('partner ahead 0.5\n1 R fwd\npartner: 1 L fwd');
+  await expect(page.getByRole('list', { name: 'To mend' })).toContainText('1: The child and the partner would stand in each other');
+  await field.fill('partner nearby\n1 R fwd');
+  await expect(page.getByRole('alert')).toContainText('Line 1: “nearby” is no place for a partner: partner ahead 1.2');
+});
+
 test('Teach shows what is done on a count and what comes next, to the side that works', async ({ page, leiter }) => {
   await signIn(page, leiter, 'owner');
   const id = await freshClass(page, 'dance');

@@ -1,5 +1,5 @@
 import { randomBytes, randomUUID } from 'node:crypto';
-import type { HomePageResponse } from '@leiter/contract';
+import type { HomePageResponse, PhraseResponse } from '@leiter/contract';
 import { addDays } from '@leiter/core';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { HomeLinksService } from '../src/home/home-links.service.js';
@@ -65,6 +65,21 @@ describe('the page of a family', () => {
         phrase.own.map(({ foot, at, turn }) => [foot, at, turn || 0]),
       );
     }
+    // who does it with the child reads what to do, on its counts
+    const steps = `/api/library/${phrases[0]?.phrase.movement ?? ''}/phrase`;
+    const stored = (await owner.get(steps).expect(200)).body as PhraseResponse;
+    const text = 'partner ahead 1.8\n1 R back, 2 R close\npartner: 1 L fwd / hands lunge punch L';
+    await owner
+      .put(steps)
+      .send({ version: stored.version, phrase: { ...stored.phrase, text } })
+      .expect(200);
+    const child = pages.findIndex((page) => page.phrases.some(({ movement }) => movement === phrases[0]?.phrase.movement));
+    const { id } = now.filter(({ archived, groupIds }) => !archived && groupIds.length > 0)[child] ?? { id: '' };
+    const again = await home((await owner.post(`/api/children/${id}/home`).expect(201)).body.token);
+    const found = again.phrases.find(({ movement }) => movement === phrases[0]?.phrase.movement);
+    expect(found?.own.map(({ partner }) => partner?.length)).toEqual([1, undefined]);
+    expect(found?.own[0]?.partner).toMatchObject([{ at: 0, foot: 'left', arms: 'lunge punch L' }]);
+    expect(found?.other[0]?.partner).toMatchObject([{ at: 0, foot: 'right', arms: 'lunge punch R' }]);
   }, 60_000);
 
   it('tells not one byte of another child, in any answer that a link can get', async () => {

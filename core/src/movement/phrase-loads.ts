@@ -6,9 +6,9 @@ import { libraryOf, type Library } from './library.js';
 import type { Movement, Prerequisite } from './movement.js';
 import type { Load } from './region.js';
 
-/** The entries that rows name, those that may be chosen included; tiers too, for any child may be given them. */
-export function entriesOf({ rows, tiers }: Pick<Phrase, 'rows' | 'tiers'>): readonly MovementSlug[] {
-  const all = [rows, ...tiers.map((tier) => tier.rows)].flat();
+/** The entries that rows name, those that may be chosen included; tiers and the partner too, for any child may be given them. */
+export function entriesOf({ rows, tiers, partner }: Pick<Phrase, 'rows' | 'tiers' | 'partner'>): readonly MovementSlug[] {
+  const all = [rows, ...tiers.map((tier) => tier.rows), partner?.rows ?? []].flat();
   return [...new Set(all.flatMap(({ movement, free }) => [...(movement === null ? [] : [movement]), ...(free ?? [])]))];
 }
 

@@ -1,4 +1,5 @@
 import type { Metres } from '../values/unit.js';
+import { partnerOn } from './partner.js';
 import { placesOfFeet, type Phrase, type Row } from './phrase.js';
 import { hasTier, phraseAs } from './tiers.js';
 import { walk } from './walk.js';
@@ -44,6 +45,20 @@ export function leavesAt(phrase: Phrase, room: PhraseRoom): number | null {
   return null;
 }
 
+/** A row done on the spot; what the partner does meanwhile stays on the spot as well, so that both are as far apart as they were. */
+function onTheSpot(phrase: Phrase, row: number): Phrase {
+  const meanwhile = new Set(partnerOn(phrase, row));
+  const stay = (one: Row): Row => ({ ...one, place: 'place' });
+  return {
+    ...phrase,
+    rows: phrase.rows.map((one, index) => (index === row ? stay(one) : one)),
+    partner: phrase.partner && {
+      ...phrase.partner,
+      rows: phrase.partner.rows.map((one) => (meanwhile.has(one) && travels(one) ? stay(one) : one)),
+    },
+  };
+}
+
 /**
  * A phrase for a room: first the rows that are written for little room, then shorter steps, then those that would leave the room done on the
  * spot, one after the other. Weights, counts and turns stay what they are.
@@ -73,7 +88,7 @@ export function compacted(phrase: Phrase, room: PhraseRoom): Compact {
       return { fits: false, needs: { widthM: footprint.widthM, lengthM: footprint.lengthM } };
     }
     stayed.push(row);
-    current = { ...current, rows: current.rows.map((one, index) => (index === row ? { ...one, place: 'place' as const } : one)) };
+    current = onTheSpot(current, row);
   }
   if (stayed.length > 0) changes.push({ kind: 'on-the-spot', rows: stayed.toSorted((a, b) => a - b) });
   return { fits: true, phrase: current, changes };

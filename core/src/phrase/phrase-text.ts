@@ -1,12 +1,19 @@
+import type { Degrees } from '../figure/vector.js';
 import { accepted, refused, type Result } from '../values/result.js';
 import { replacedBy } from './tiers.js';
 import {
   footActs,
+  partnerAt,
+  partnerAwayM,
+  partnerPlaces,
   phraseLimits,
   phraseTiers,
   placesOfFeet,
+  type Foot,
   type FootAct,
   type FootPlace,
+  type Partner,
+  type PartnerPlace,
   type Phrase,
   type PhraseTierName,
   type Row,
@@ -27,6 +34,7 @@ export interface PhraseTextFault {
     | 'no-degrees'
     | 'no-slug'
     | 'stands-in-for-nothing'
+    | 'partner-where'
     | 'too-many-rows'
     | 'nothing';
   readonly found: string;
@@ -83,10 +91,23 @@ interface Place {
 /** What a line that stands in for another begins with. */
 const tierStart = new RegExp(`^(${phraseTiers.join('|')})(?: room)?:(.*)$`, 'i');
 
-/** Whether a line holds rows of the phrase itself: no name, and nothing that stands in for another. */
+/** A line of who does it with the child: where they stand, what they do, or both. */
+const partnerStart = /^partner\b([^:]*)(?::(.*))?$/i;
+const partnerWhere = new RegExp(`^(${partnerPlaces.join('|')})(?:\\s+(\\d+(?:\\.\\d+)?)(?:\\s*m)?)?$`, 'i');
+
+/** Whether a line holds rows of the phrase itself: no name, nothing that stands in for another, and nothing of a partner. */
 export function isRowLine(line: string): boolean {
   const trimmed = line.trim();
-  return trimmed !== '' && !trimmed.startsWith('#') && !tierStart.test(trimmed);
+  return trimmed !== '' && !trimmed.startsWith('#') && !tierStart.test(trimmed) && !partnerStart.test(trimmed);
+}
+
+/** @returns null where it is no place, or farther away than can be seen or nearer than two can stand */
+function readPartnerPlace(words: string): Omit<Partner, 'rows' | 'weight'> | null {
+  const [, place, away] = partnerWhere.exec(words) ?? [];
+  if (place === undefined) return null;
+  const awayM = away === undefined ? partnerAwayM.usual : Number(away);
+  if (awayM < partnerAwayM.least || awayM > partnerAwayM.most) return null;
+  return partnerAt(place.toLowerCase() as PartnerPlace, awayM); // the pattern names nothing else
 }
 
 /** What is done, one after the other: a comma parts it where a count or a foot follows; another belongs to the words before it. */
@@ -135,7 +156,8 @@ const lasting = (drafts: readonly Draft[]): readonly Row[] =>
  * Reads a phrase as it is written by hand: a line for each eight or any part of it, what is done parted by commas – a count, the foot
  * (`R`, `L`, `both`), what it does and where, `turn left 180` –, and after strokes `arms`, `look`, `say`, `watch`, `do` an entry of the library,
  * `free` and free words. A line that begins with `#` names the segment that follows; one that begins with `easier:`, `harder:` or `small room:`
- * stands in for the rows on its counts, in the group in which the line above it begins. Counts begin again with 1 in each group.
+ * stands in for the rows on its counts, in the group in which the line above it begins; so does `partner:`, with what somebody else does on the same
+ * counts, and `partner ahead 1.2` says where they stand. Counts begin again with 1 in each group.
  * @returns the rows, or the first thing in each line that cannot be read. Never throws.
  */
 export function readPhrase(written: WrittenPhrase): Result<Phrase, readonly PhraseTextFault[]> {
@@ -147,6 +169,7 @@ export function readPhrase(written: WrittenPhrase): Result<Phrase, readonly Phra
   let place: Place = { group: 0, before: null };
   let lineBegan: number | null = null;
   let rows = 0;
+  const withPartner: { stands: Omit<Partner, 'rows' | 'weight'> | null; readonly drafts: Draft[] } = { stands: null, drafts: [] };
   text.split(/\r?\n/).forEach((line, index) => {
     const trimmed = line.trim();
     // one line says that there are too many: those after it are not read
@@ -155,13 +178,26 @@ export function readPhrase(written: WrittenPhrase): Result<Phrase, readonly Phra
       names.push({ name: trimmed.replace(/^#+\s*/, '').slice(0, 60), from: drafts.length });
       return;
     }
-    const other = tierStart.exec(trimmed);
-    if (other && lineBegan === null) {
-      faults.push({ line: index + 1, kind: 'stands-in-for-nothing', found: other[1] ?? '' });
+    const partner = partnerStart.exec(trimmed);
+    const where = partner?.[1]?.trim() ?? '';
+    if (partner && where !== '') {
+      withPartner.stands = readPartnerPlace(where);
+      if (!withPartner.stands) {
+        faults.push({ line: index + 1, kind: 'partner-where', found: where });
+        return;
+      }
+    }
+    if (partner && (partner[2] ?? '').trim() === '') {
+      if (where === '') faults.push({ line: index + 1, kind: 'partner-where', found: '' });
       return;
     }
-    const from = other ? { group: lineBegan ?? 0, before: null } : place;
-    const found = readLine(other?.[2] ?? trimmed, from, about.beats);
+    const other = tierStart.exec(trimmed);
+    if ((other ?? partner) && lineBegan === null) {
+      faults.push({ line: index + 1, kind: 'stands-in-for-nothing', found: other?.[1] ?? 'partner' });
+      return;
+    }
+    const from = (other ?? partner) ? { group: lineBegan ?? 0, before: null } : place;
+    const found = readLine(other?.[2] ?? partner?.[2] ?? trimmed, from, about.beats);
     if (!found.ok) {
       faults.push({ line: index + 1, ...found.error });
       return;
@@ -174,6 +210,13 @@ export function readPhrase(written: WrittenPhrase): Result<Phrase, readonly Phra
     if (other) {
       // the pattern names nothing else
       tiers.push({ tier: (other[1] ?? '').toLowerCase() as PhraseTierName, drafts: found.value.drafts, line: index + 1 });
+      return;
+    }
+    if (partner) {
+      const [before, next] = [withPartner.drafts.at(-1), found.value.drafts[0]];
+      if (before && next && next.at <= before.at)
+        faults.push({ line: index + 1, kind: 'count-goes-back', found: (partner[2] ?? '').trim().split(/\s/)[0] ?? '' });
+      else withPartner.drafts.push(...found.value.drafts);
       return;
     }
     const first = found.value.drafts[0];
@@ -191,7 +234,11 @@ export function readPhrase(written: WrittenPhrase): Result<Phrase, readonly Phra
   const amiss = covered.findIndex((tier) => tier.rows.length === 0 || replacedBy(own, tier.rows).length === 0);
   const wrong = tiers[amiss];
   if (wrong) return refused([{ line: wrong.line, kind: 'stands-in-for-nothing', found: wrong.tier }]);
-  return accepted({ ...about, rows: own, segments, tiers: covered, stride: 1 });
+  const partner: Partner | null =
+    withPartner.drafts.length === 0 && !withPartner.stands
+      ? null
+      : { ...(withPartner.stands ?? partnerAt('ahead', partnerAwayM.usual)), weight: 'both', rows: lasting(withPartner.drafts) };
+  return accepted({ ...about, rows: own, segments, tiers: covered, stride: 1, partner });
 }
 
 /** What stands in lasts to the next of its rows; the last one to the end of its count, and as long as what it stands in for. */
@@ -207,6 +254,13 @@ function standIns(drafts: readonly Draft[], own: readonly Row[]): readonly Row[]
 }
 
 type Doing = Pick<Row, 'foot' | 'act' | 'place' | 'turn' | 'words'>;
+
+/** What a foot does where nothing is said of it: two turn as they stand, bend, or jump somewhere; one steps. */
+function defaultAct(foot: Foot | 'both', place: FootPlace | null, turn: Degrees): FootAct | null {
+  if (foot !== 'both') return place === null ? null : 'step';
+  if (place !== null) return 'jump';
+  return turn === 0 ? 'sink' : null;
+}
 
 function readDoing(words: readonly string[]): Doing | LineFault {
   let foot: Row['foot'] = null;
@@ -233,7 +287,7 @@ function readDoing(words: readonly string[]): Doing | LineFault {
   }
   // beside a foot a word that is not known is a slip of the hand: free words come after a stroke
   if (foot !== null && free.length > 0) return { kind: 'unknown-word', found: free.join(' ') };
-  if (foot !== null && act === null) act = foot === 'both' ? (place === null ? 'sink' : 'jump') : place === null ? null : 'step';
+  if (foot !== null && act === null) act = defaultAct(foot, place, turn);
   if (foot !== null && foot !== 'both' && act === null && turn === 0) act = 'step';
   if (foot === null && (act !== null || place !== null)) return { kind: 'no-such-word', found: words.join(' ') };
   if (act !== null && place === null) place = inPlace.has(act) || act === 'step' ? 'place' : act === 'drag' ? 'close' : 'fwd';
@@ -294,6 +348,10 @@ export function phraseTextFaultWords({ kind, found }: PhraseTextFault): string {
       return found === ''
         ? 'Which entry? It is written as its address has it: do high-knees.'
         : `“${found}” is no entry as its address has it: do high-knees, free bridge or cat-arch.`;
+    case 'partner-where':
+      return found === ''
+        ? 'What does the partner do? partner: 1 R fwd. Or where they stand: partner ahead 1.2.'
+        : `“${found}” is no place for a partner: partner ahead 1.2, or behind, left, right, in metres from ${String(partnerAwayM.least)} to ${String(partnerAwayM.most)}.`;
     case 'stands-in-for-nothing':
       return `Nothing is written yet that “${found}:” could stand in for: it comes after the line of its counts.`;
     case 'too-many-rows':

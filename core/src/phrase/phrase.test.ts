@@ -113,6 +113,7 @@ const anyPhrase = fc
     startFacing,
     segments: [],
     tiers: [],
+    partner: null,
     stride: 1,
     rows: rows.map((row, at): Row => ({
       ...row,

@@ -49,6 +49,38 @@ export interface PhraseTier {
   readonly rows: readonly Row[];
 }
 
+/** Where somebody stands who does it with the child, as the child sees it when it begins. */
+export const partnerPlaces = ['ahead', 'behind', 'left', 'right'] as const;
+export type PartnerPlace = (typeof partnerPlaces)[number];
+/** How far a partner may stand away, from the middle of one to the middle of the other; at two lengths of an arm where nothing is said. */
+export const partnerAwayM = { least: 0.5, most: 4, usual: 1.2 } as const;
+
+/** Somebody who does something else on the same counts: who attacks, who begins four counts later, who goes the other way. */
+export interface Partner {
+  /** From the middle between the child's feet, as it faces: in metres ahead and to its left. */
+  readonly ahead: number;
+  readonly left: number;
+  /** To the left of the way the child faces: 180 looks at it. */
+  readonly turned: Degrees;
+  readonly weight: Weight;
+  /** None for who only stands there. */
+  readonly rows: readonly Row[];
+}
+
+/** Who stands ahead looks at the child; everybody else looks where it looks. */
+export const partnerAt = (place: PartnerPlace, awayM: number): Omit<Partner, 'rows' | 'weight'> => ({
+  ahead: place === 'ahead' ? awayM : place === 'behind' ? -awayM : 0,
+  left: place === 'left' ? awayM : place === 'right' ? -awayM : 0,
+  turned: place === 'ahead' ? 180 : 0,
+});
+
+/** Where one begins, where that is not the mark: in the room of `walk`. */
+export interface Mark {
+  readonly x: number;
+  readonly z: number;
+  readonly facing: Degrees;
+}
+
 /** What is taught as one: an eight, a few moves of a form. */
 export interface Segment {
   readonly name: string;
@@ -90,6 +122,10 @@ export interface Phrase extends Omit<WrittenPhrase, 'text'> {
   readonly tiers: readonly PhraseTier[];
   /** How long a step is, to that of a grown-up in much room; 1 as it is written. */
   readonly stride: number;
+  /** Null for what is done by one alone. */
+  readonly partner: Partner | null;
+  /** Left out for who begins on the mark: only a partner does not. */
+  readonly begins?: Mark;
 }
 
 export const phraseLimits = { rows: 400, text: 12_000, bpm: { least: 20, most: 240 }, countIn: { least: 0, most: 16 } } as const;
@@ -140,10 +176,13 @@ const mirrorWords = (words: string | null): string | null =>
 export const writtenSide = ({ rows }: Pick<Phrase, 'rows'>): Foot | null =>
   rows.flatMap(({ foot }) => (foot === 'left' || foot === 'right' ? [foot] : []))[0] ?? null;
 
+/** Never -0, which would be another value. */
+const opposite = (value: number): number => (value === 0 ? 0 : -value);
+
 const mirroredRow = (row: Row): Row => ({
   ...row,
   foot: row.foot && otherFoot[row.foot],
-  turn: row.turn === 0 ? 0 : -row.turn,
+  turn: opposite(row.turn),
   arms: mirrorWords(row.arms),
   look: mirrorWords(row.look),
   say: mirrorWords(row.say),
@@ -159,5 +198,12 @@ export function mirroredPhrase(phrase: Phrase): Phrase {
     startFacing: ((9 - phrase.startFacing) % 8) + 1,
     rows: phrase.rows.map(mirroredRow),
     tiers: phrase.tiers.map(({ tier, rows }) => ({ tier, rows: rows.map(mirroredRow) })),
+    partner: phrase.partner && {
+      ...phrase.partner,
+      left: opposite(phrase.partner.left),
+      turned: opposite(phrase.partner.turned),
+      weight: otherFoot[phrase.partner.weight],
+      rows: phrase.partner.rows.map(mirroredRow),
+    },
   };
 }

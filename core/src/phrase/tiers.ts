@@ -1,5 +1,6 @@
-import type { Phrase, PhraseTierName, Row, Segment } from './phrase.js';
-import { wallOf, walk } from './walk.js';
+import { asBeginning, walkOfPartner } from './partner.js';
+import type { Partner, Phrase, PhraseTierName, Row, Segment } from './phrase.js';
+import { wallOf, walk, type Stand } from './walk.js';
 
 /** From the first count that rows cover to the end of the last. */
 function spanOf(rows: readonly Row[]): readonly [from: number, to: number] {
@@ -61,13 +62,31 @@ export function segmentsOf(phrase: Phrase, chosen: readonly number[]): Phrase {
     from = rows.length;
     return { name, from: from - own.length, to: from };
   });
-  const begins = walk(phrase).stands[kept[0]?.from ?? 0];
+  const { stands } = walk(phrase);
+  const begins = stands[kept[0]?.from ?? 0];
   return {
     ...phrase,
     rows,
     segments,
     tiers: [],
     endsAtStart: false,
-    ...(begins ? { startWeight: begins.weight, startFacing: wallOf(begins.facing) } : {}),
+    ...(begins ? { startWeight: begins.weight, startFacing: wallOf(begins.facing), partner: partnerIn(phrase, kept, rows, begins) } : {}),
   };
+}
+
+/** The partner in some segments: what it begins on their counts, from where both stand when the first of them begins. */
+function partnerIn(phrase: Phrase, kept: readonly Segment[], rows: readonly Row[], child: Stand): Partner | null {
+  const theirs = walkOfPartner(phrase);
+  if (!theirs) return null;
+  let passed = 0;
+  const own = kept.flatMap(({ from, to }) => {
+    const [begins, ends] = [phrase.rows[from]?.at ?? 0, phrase.rows[to]?.at ?? Infinity];
+    const shift = (rows[passed]?.at ?? 0) - begins;
+    passed += to - from;
+    return theirs.phrase.rows.filter(({ at }) => at >= begins - 1e-9 && at < ends - 1e-9).map((row) => ({ ...row, at: row.at + shift }));
+  });
+  const first = phrase.rows[kept[0]?.from ?? 0]?.at ?? 0;
+  const before = theirs.phrase.rows.filter(({ at }) => at < first - 1e-9).length;
+  const other = theirs.stands[before];
+  return other ? { ...asBeginning(child, other), rows: own } : null;
 }

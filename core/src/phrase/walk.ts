@@ -1,6 +1,6 @@
 import type { Degrees } from '../figure/vector.js';
 import type { Metres } from '../values/unit.js';
-import { stanceM, stepM, type Foot, type Phrase, type Row, type Weight } from './phrase.js';
+import { stanceM, stepM, type Foot, type Mark, type Phrase, type Row, type Weight } from './phrase.js';
 
 /** A place in the room, in metres: to the right of the camera's picture, and toward the camera; the phrase begins at 0, 0. */
 export interface Spot {
@@ -20,7 +20,7 @@ export interface Stand {
 /** What cannot be done, at its row. */
 export interface PhraseFinding {
   readonly row: number;
-  readonly kind: 'foot-carries' | 'turn-on-lifted-foot' | 'hole' | 'overlap' | 'not-on-the-mark' | 'faces-elsewhere';
+  readonly kind: 'foot-carries' | 'turn-on-lifted-foot' | 'hole' | 'overlap' | 'not-on-the-mark' | 'faces-elsewhere' | 'in-each-other';
   readonly foot: Foot | null;
   /** Counts, metres or degrees that are amiss. */
   readonly amount: number;
@@ -48,14 +48,14 @@ const aroundM = 0.35;
 const onMarkM = 0.3;
 
 /** A way to the own left and ahead, as one faces, in the room. */
-function inRoom(facing: Degrees, left: Metres, ahead: Metres): Spot {
+export function inRoom(facing: Degrees, left: Metres, ahead: Metres): Spot {
   const [c, s] = [Math.cos(facing * radians), Math.sin(facing * radians)];
   // facing the camera, the own left is the right of its picture
   return { x: left * c + ahead * s, z: ahead * c - left * s };
 }
 const plus = (a: Spot, b: Spot): Spot => ({ x: a.x + b.x, z: a.z + b.z });
 const minus = (a: Spot, b: Spot): Spot => ({ x: a.x - b.x, z: a.z - b.z });
-const middleOf = ({ left, right }: Stand): Spot => ({ x: (left.x + right.x) / 2, z: (left.z + right.z) / 2 });
+export const middleOf = ({ left, right }: Stand): Spot => ({ x: (left.x + right.x) / 2, z: (left.z + right.z) / 2 });
 
 /** Which foot a step is seen from: the one that stands. */
 function setFoot(stand: Stand, foot: Foot, row: Row, stride: number): Spot {
@@ -152,11 +152,15 @@ const degreesOf = (wall: number): Degrees => {
 /** The nearest of the eight walls. */
 export const wallOf = (facing: Degrees): number => (((Math.round(-facing / 45) % 8) + 8) % 8) + 1;
 
-/** How one stands before a phrase begins: feet side by side round the mark. */
-export function beginning({ startWeight, startFacing }: Pick<Phrase, 'startWeight' | 'startFacing'>): Stand {
-  const facing = degreesOf(startFacing);
-  return { weight: startWeight, facing, left: inRoom(facing, stanceM / 2, 0), right: inRoom(facing, -stanceM / 2, 0) };
+/** Feet side by side round a place. */
+export function placed({ x, z, facing }: Mark, weight: Weight): Stand {
+  const beside = inRoom(facing, stanceM / 2, 0);
+  return { weight, facing, left: { x: x + beside.x, z: z + beside.z }, right: { x: x - beside.x, z: z - beside.z } };
 }
+
+/** How one stands before a phrase begins: feet side by side round the mark, or where a partner begins. */
+export const beginning = ({ startWeight, startFacing, begins }: Pick<Phrase, 'startWeight' | 'startFacing' | 'begins'>): Stand =>
+  placed(begins ?? { x: 0, z: 0, facing: degreesOf(startFacing) }, startWeight);
 
 /**
  * Walks a phrase row by row: on which foot the body stands, where both feet are, which way it faces, what floor it takes – and what cannot be
@@ -210,6 +214,8 @@ export function phraseFindingWords({ kind, foot, amount }: PhraseFinding): strin
       return `Begins ${countText(amount)} before the one before it ends.`;
     case 'not-on-the-mark':
       return `Ends ${amount.toFixed(1)} m from the mark where it began.`;
+    case 'in-each-other':
+      return `The child and the partner would stand in each other: ${amount.toFixed(1)} m from middle to middle.`;
     case 'faces-elsewhere':
       return `Ends ${String(Math.round(amount))}° turned from where it began.`;
   }

@@ -32,7 +32,7 @@ const anyPhrase = fc
         free: null,
       };
     });
-    return { ...anEight, rows, segments: [], tiers: [], stride: 1 };
+    return { ...anEight, rows, segments: [], tiers: [], partner: null, stride: 1 };
   });
 
 describe('practising a phrase', () => {

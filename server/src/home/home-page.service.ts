@@ -1,9 +1,10 @@
-import { homeLooks, type HomeLadder, type HomeLook, type HomeMovement, type HomePageResponse } from '@leiter/contract';
+import { homeLooks, type HomeLadder, type HomeLook, type HomeMovement, type HomePageResponse, type HomeStep } from '@leiter/contract';
 import {
   ageBandOf,
   ageOn,
   gradeAbove,
   homeTaskBar,
+  partnerOn,
   phraseRead,
   measuredLines,
   currentObservations,
@@ -11,6 +12,7 @@ import {
   verdictOn,
   type Library,
   type Observation,
+  type Phrase,
 } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
@@ -117,7 +119,7 @@ export class HomePageService {
       phrases: [...named].flatMap((slug) => {
         const written = library.get(slug)?.phrase;
         const [own, other] = written ? [phraseRead(written), phraseRead(written, true)] : [null, null];
-        return written && own && other ? [{ movement: slug, beats: written.beats, own: own.rows, other: other.rows }] : [];
+        return written && own && other ? [{ movement: slug, beats: written.beats, own: stepsOf(own), other: stepsOf(other) }] : [];
       }),
       clips,
       looks,
@@ -235,3 +237,10 @@ export class HomePageService {
 function homeMovement({ slug, name, plainMeaning, figure, view, dose, cues, stages }: HomeMovement): HomeMovement {
   return { slug, name, plainMeaning, figure, view, dose, cues, stages };
 }
+
+/** Rows with what a partner does on their counts. */
+const stepsOf = (phrase: Phrase): readonly HomeStep[] =>
+  phrase.rows.map((row, index) => {
+    const partner = partnerOn(phrase, index);
+    return partner.length === 0 ? row : { ...row, partner };
+  });

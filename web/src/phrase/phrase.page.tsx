@@ -16,6 +16,7 @@ import {
   phraseSeconds,
   readPhrase,
   walk,
+  walkOfPartner,
   type Library,
   type WrittenPhrase,
   type Phrase,
@@ -132,6 +133,7 @@ function Editor({ movement, library, stored, history }: EditorProps) {
   // the way and the body that walks it follow a moment after what is written
   const settled = useDeferredValue(phrase);
   const settledWay = useDeferredValue(way);
+  const partner = useMemo(() => (settled && settledWay ? walkOfPartner(settled, settledWay) : null), [settled, settledWay]);
   const practice = usePractice(phrase);
   const writingKeys = { ...pageKeys, enableOnFormTags: true, enabled: mayChange } as const;
   useHotkeys('mod+z', undo, writingKeys);
@@ -219,7 +221,7 @@ function Editor({ movement, library, stored, history }: EditorProps) {
                 <Typography variant="h2" sx={{ mb: 0.75 }}>
                   <Trans>Where it goes</Trans>
                 </Typography>
-                <FloorPath walk={settledWay ?? way} room={looked.room} />
+                <FloorPath walk={settledWay ?? way} partner={partner} room={looked.room} />
               </Box>
               <Box>
                 <Typography variant="h2" sx={{ mb: 0.75 }}>
@@ -236,6 +238,12 @@ function Editor({ movement, library, stored, history }: EditorProps) {
                   <FigureRow label={t`Once, at ${phrase.bpm}`} value={clockText(phraseSeconds(phrase))} />
                   <FigureRow label={t`Learnt, at ${phrase.learnBpm}`} value={clockText(phraseSeconds(phrase, phrase.learnBpm))} />
                   <FigureRow label={t`Floor`} value={`${way.footprint.widthM.toFixed(1)} × ${way.footprint.lengthM.toFixed(1)} m`} />
+                  {partner && (
+                    <FigureRow
+                      label={t`Floor of both`}
+                      value={`${partner.together.widthM.toFixed(1)} × ${partner.together.lengthM.toFixed(1)} m`}
+                    />
+                  )}
                   <FigureRow label={t`The other side`} value={way.startsOtherSide ? t`follows at once` : t`begins anew`} />
                   <FigureRow
                     label={t`To mend`}
@@ -324,7 +332,7 @@ function Sheet({ phrase, name, side }: { readonly phrase: Phrase; readonly name:
       </Box>
       <Score phrase={phrase} stands={way.stands} findings={way.findings} current={null} />
       <Box sx={{ mt: 1.5, breakInside: 'avoid' }}>
-        <FloorPath walk={way} mostPixels={230} />
+        <FloorPath walk={way} partner={walkOfPartner(phrase, way)} mostPixels={230} />
       </Box>
     </Box>
   );

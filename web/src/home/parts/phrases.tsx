@@ -3,7 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import type { HomePageResponse } from '@leiter/contract';
 import type { Row } from '@leiter/core';
 import { useState } from 'react';
-import { rowWords } from '../../shared/phrase/row-words';
+import { doneWords, rowWords } from '../../shared/phrase/row-words';
 import { Section } from './section';
 
 type HomePhrase = HomePageResponse['phrases'][number];
@@ -70,6 +70,7 @@ function Steps({ phrase, name, onClose }: { readonly phrase: HomePhrase; readonl
         </div>
         <div style={{ fontSize: 19 }}>{rowWords(row)}</div>
         {row.arms !== null && <div className="soft">{t`arms: ${row.arms}`}</div>}
+        {row.partner && <div className="soft">{t`who does it with them: ${row.partner.map(doneWords).join(', ')}`}</div>}
         {row.say !== null && <div className="soft">{t`word: ${row.say}`}</div>}
       </div>
       <div className="buttons">

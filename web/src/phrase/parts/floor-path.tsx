@@ -1,9 +1,11 @@
 import { memo } from 'react';
 import { t } from '@lingui/core/macro';
-import type { PhraseRoom, Walk } from '@leiter/core';
+import type { PartnersWalk, PhraseRoom, Walk } from '@leiter/core';
 import { palette } from '../../shared/palette';
 
 const round = 0.35;
+/** The tone of who is not the child, here as in the figures. */
+const partnerInk = '#8A7A5C';
 const pixelsAMetre = 92;
 /** What stands below it needs so much. */
 const leastPixels = 190;
@@ -11,14 +13,16 @@ const leastPixels = 190;
 /** Where a phrase goes, from above: the camera is below; left feet are squares, right ones discs, the way of the body a line. */
 export const FloorPath = memo(function FloorPath({
   walk,
+  partner = null,
   room = null,
   mostPixels = 320,
 }: {
   readonly walk: Walk;
+  readonly partner?: Pick<PartnersWalk, 'stands' | 'together'> | null;
   readonly room?: PhraseRoom | null;
   readonly mostPixels?: number;
 }) {
-  const feet = walk.stands.flatMap(({ left, right }) => [left, right]);
+  const feet = [...walk.stands, ...(partner?.stands ?? [])].flatMap(({ left, right }) => [left, right]);
   const [leftX, rightX] = [Math.min(...feet.map(({ x }) => x)) - round, Math.max(...feet.map(({ x }) => x)) + round];
   const [farZ, nearZ] = [Math.min(...feet.map(({ z }) => z)) - round, Math.max(...feet.map(({ z }) => z)) + round];
   // the room lies so that most of the way is in it: its middle is that of the way
@@ -67,6 +71,25 @@ export const FloorPath = memo(function FloorPath({
           strokeLinejoin="round"
           opacity="0.6"
         />
+        {partner && (
+          <g aria-hidden="true">
+            <polyline
+              points={partner.stands.map(({ left, right }) => at((left.x + right.x) / 2, (left.z + right.z) / 2).join(',')).join(' ')}
+              fill="none"
+              stroke={partnerInk}
+              strokeWidth="2"
+              strokeDasharray="5 4"
+            />
+            {partner.stands.map(({ left, right }, index) =>
+              [left, right].map((foot, side) => {
+                const [x, y] = at(foot.x, foot.z);
+                return (
+                  <circle key={`${String(index)} ${String(side)}`} cx={x} cy={y} r="4" fill="none" stroke={partnerInk} strokeWidth="1.5" />
+                );
+              }),
+            )}
+          </g>
+        )}
         {walk.stands.map(({ left, right, facing, weight }, index) => {
           const [lx, ly] = at(left.x, left.z);
           const [rx, ry] = at(right.x, right.z);
@@ -101,9 +124,10 @@ export const FloorPath = memo(function FloorPath({
           <circle cx={middle[0][0]} cy={middle[0][1]} r="9" fill="none" stroke={palette.ink} strokeWidth="1.5" strokeDasharray="3 3" />
         )}
       </svg>
-      <figcaption
-        style={{ fontSize: 13, color: palette.soft }}
-      >{t`from above, the camera is below · ${size} · it begins in the ring`}</figcaption>
+      <figcaption style={{ fontSize: 13, color: palette.soft }}>
+        {t`from above, the camera is below · ${size} · it begins in the ring`}
+        {partner && ` · ${t`dashed: the partner`}`}
+      </figcaption>
     </figure>
   );
 });

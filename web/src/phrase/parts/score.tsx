@@ -3,11 +3,12 @@ import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { Foot, FootMend, FootPlace, Phrase, PhraseFinding, Row, Stand, Weight } from '@leiter/core';
-import { bestSeenAt, phraseFindingWords, walkingFigure } from '@leiter/core';
+import { bestSeenAt, partnerOn, phraseFindingWords, walkOfPartner } from '@leiter/core';
 import { memo, useDeferredValue, useMemo } from 'react';
 import { palette } from '../../shared/palette';
-import { actWords, rowWords } from '../../shared/phrase/row-words';
+import { actWords, doneWords, rowWords } from '../../shared/phrase/row-words';
 import { RowFigure, rowMarkup } from '../../shared/phrase/row-figure';
+import { bodiesOf } from '../../shared/phrase/two-bodies';
 
 const placeSigns: Readonly<Record<FootPlace, string>> = { fwd: '↑', back: '↓', side: '→', cross: '×', behind: '⤫', close: '·', place: '○' };
 /** A left foot goes to the left. */
@@ -66,12 +67,14 @@ export function Score({ phrase, stands, findings, current, missing = [], onMend 
   // what is written is seen at once, the bodies a moment later
   const settled = useDeferredValue(phrase);
   const bodies = useMemo(() => {
-    const figure = walkingFigure(settled);
-    return settled.rows.map((row) => rowMarkup(figure, bestSeenAt(row)));
+    const both = bodiesOf(settled);
+    return settled.rows.map((row) => rowMarkup(both, bestSeenAt(row)));
   }, [settled]);
+  const partner = useMemo(() => walkOfPartner(phrase), [phrase]);
+  const theirFindings = partner ? [...partner.tooNear, ...partner.findings] : [];
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
-      {findings.length + missing.length > 0 && (
+      {findings.length + missing.length + theirFindings.length > 0 && (
         <Box component="ul" aria-label={t`To mend`} sx={{ m: 0, p: 0, listStyle: 'none', color: palette.stop }}>
           {findings.map((finding) => {
             const count = countName(phrase, finding.row);
@@ -104,6 +107,16 @@ export function Score({ phrase, stands, findings, current, missing = [], onMend 
               </li>
             );
           })}
+          {partner?.tooNear.map((finding) => {
+            const count = countName(phrase, finding.row);
+            return <li key={`near ${String(finding.row)}`}>{t`${count}: ${phraseFindingWords(finding)}`}</li>;
+          })}
+          {partner?.findings.map((finding) => {
+            const count = countSign(partner.phrase.rows[finding.row]?.at ?? 0, phrase.beats);
+            return (
+              <li key={`partner ${String(finding.row)} ${finding.kind}`}>{t`The partner on ${count}: ${phraseFindingWords(finding)}`}</li>
+            );
+          })}
           {missing.map(({ row, movement }) => {
             const count = countName(phrase, row);
             return <li key={`${String(row)} ${movement}`}>{t`${count}: your library has no entry “${movement}”.`}</li>;
@@ -122,9 +135,13 @@ export function Score({ phrase, stands, findings, current, missing = [], onMend 
                   row={row}
                   beats={phrase.beats}
                   weight={stands[at + 1]?.weight ?? 'both'}
-                  isWrong={findings.some((finding) => finding.row === at)}
+                  isWrong={
+                    findings.some((finding) => finding.row === at) || (partner?.tooNear.some(({ row: near }) => near === at) ?? false)
+                  }
                   isCurrent={at === current}
                   body={bodies[at] ?? ''}
+                  isTwo={partner !== null}
+                  partner={partnerOn(phrase, at).map(doneWords).join(', ')}
                 />
               );
             })}
@@ -152,8 +169,11 @@ interface CellProps {
   readonly weight: Weight;
   readonly isWrong: boolean;
   readonly isCurrent: boolean;
-  /** The strokes of the body on it. */
+  /** The strokes of the bodies on it. */
   readonly body: string;
+  readonly isTwo: boolean;
+  /** What the partner does meanwhile; empty for nothing. */
+  readonly partner: string;
 }
 
 /** A row that was read anew and is what it was: of a long phrase only what changes is drawn again. */
@@ -161,7 +181,7 @@ const isSameCell = ({ row: a, ...before }: CellProps, { row: b, ...after }: Cell
   (Object.keys(before) as (keyof typeof before)[]).every((field) => before[field] === after[field]) &&
   (a === b || JSON.stringify(a) === JSON.stringify(b));
 
-const Cell = memo(function Cell({ row, beats, weight, isWrong, isCurrent, body }: CellProps) {
+const Cell = memo(function Cell({ row, beats, weight, isWrong, isCurrent, body, isTwo, partner }: CellProps) {
   const foot = row.foot === null ? '' : row.foot === 'both' ? 'LR' : row.foot === 'left' ? 'L' : 'R';
   const place = row.place ?? 'place';
   const sign = row.act === 'step' || row.act === 'touch' || row.act === 'leap' ? (row.foot === 'left' ? leftSigns : placeSigns)[place] : '';
@@ -171,10 +191,14 @@ const Cell = memo(function Cell({ row, beats, weight, isWrong, isCurrent, body }
       aria-current={isCurrent || undefined}
       ref={isCurrent ? intoView : undefined}
       title={rowWords(row)}
-      aria-label={t`count ${countSign(row.at, beats)}: ${rowWords(row)}`}
+      aria-label={
+        partner === ''
+          ? t`count ${countSign(row.at, beats)}: ${rowWords(row)}`
+          : t`count ${countSign(row.at, beats)}: ${rowWords(row)}; the partner: ${partner}`
+      }
       sx={{
         // an eight with an “and” in it stays on one line
-        width: row.counts < 1 ? 64 : 84,
+        width: isTwo ? 124 : row.counts < 1 ? 64 : 84,
         minHeight: 108,
         px: 0.75,
         py: 0.5,
@@ -192,7 +216,7 @@ const Cell = memo(function Cell({ row, beats, weight, isWrong, isCurrent, body }
         </Box>
         <FootSign weight={weight} />
       </Box>
-      <RowFigure markup={body} size={row.counts < 1 ? 52 : 64} />
+      <RowFigure markup={body} size={row.counts < 1 && !isTwo ? 52 : 64} isTwo={isTwo} />
       <Box sx={{ fontWeight: 700 }}>
         {foot} {sign} {row.act !== null && row.act !== 'step' ? actWords[row.act] : ''}
       </Box>
@@ -207,6 +231,7 @@ const Cell = memo(function Cell({ row, beats, weight, isWrong, isCurrent, body }
       {row.arms !== null && <Box sx={{ color: palette.soft }}>{row.arms}</Box>}
       {row.say !== null && <Box sx={{ fontStyle: 'italic' }}>{row.say}</Box>}
       {row.watch !== null && <Box sx={{ color: palette.caution }}>{row.watch}</Box>}
+      {partner !== '' && <Box sx={{ mt: 0.5, pt: 0.25, borderTop: `1px dashed ${palette.line}`, fontSize: 13 }}>{t`with: ${partner}`}</Box>}
     </Box>
   );
 }, isSameCell);

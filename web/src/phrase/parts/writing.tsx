@@ -153,7 +153,8 @@ const Around = memo(
             A count, the foot (R, L, both), what it does: fwd, back, side, cross, behind, close, place; touch, kick, lift, brush, drag, hop,
             leap, jump, sink; turn left 180. Commas part what is done; after a stroke come arms, look, say, watch, do (an entry: do
             cartwheel), free (free bridge or cat-arch) or free words. A line with # names a part; one with easier:, harder: or small room:
-            stands in for its counts of the line above. Arms that are drawn: {armNames.join(', ')}.
+            stands in for its counts of the line above; one with partner: is what somebody else does on them, and partner ahead 1.2 (behind,
+            left, right) says where they stand. Arms that are drawn: {armNames.join(', ')}.
           </Trans>
           <Box component="pre" sx={{ m: 0, mt: 1, fontSize: 13, whiteSpace: 'pre-wrap' }}>
             {example}

@@ -65,10 +65,13 @@ export function rowWords({ foot, act, place, turn, words, movement, free }: Row)
       ? ''
       : act === 'step' && place !== null
         ? placeWords[place]
-        : [actWords[act], place === 'close' ? t`beside it` : place && place !== 'place' ? placeWords[place] : ''].join(' ');
+        : [actWords[act], place === 'close' ? t`beside it` : place && place !== 'place' ? placeWords[place] : ''].join(' ').trim();
   const turned = turn === 0 ? '' : turn > 0 ? t`turn left ${turn}°` : t`turn right ${-turn}°`;
   const entry = (slug: string): string => slug.replaceAll('-', ' ');
   const done = movement === null ? '' : entry(movement);
   const chosen = free === null ? '' : free.length === 0 ? t`own choice` : t`own choice of ${free.map(entry).join(', ')}`;
   return [who, does, turned, done, chosen, words ?? ''].filter((part) => part.trim() !== '').join(' ');
 }
+
+/** What somebody does on a row, the arms too. */
+export const doneWords = (row: Row): string => [rowWords(row), row.arms ?? ''].filter((part) => part !== '').join(', ');

@@ -1,6 +1,7 @@
-import { extentOf, figureMarkup, flattened, walk, walkingFigure, type Phrase, type View } from '@leiter/core';
+import { extentOf, figureMarkup, flattened, walk, walkOfPartner, type Phrase, type View } from '@leiter/core';
 import { useEffect, useMemo, useRef } from 'react';
 import { palette } from '../palette';
+import { bodiesOf, isFarther } from './two-bodies';
 
 export const stageViews = {
   front: { azimuth: 0, elevation: 9 },
@@ -12,6 +13,11 @@ export type StageView = keyof typeof stageViews;
 const inks = {
   day: { near: palette.ink, far: '#93A3A6', thing: palette.soft, line: palette.primary, paper: palette.paper, floor: '#E6E1D3' },
   night: { near: palette.cream, far: '#7C8A8C', thing: '#A39A86', line: palette.primary, paper: palette.night, floor: '#26363B' },
+} as const;
+/** Who is not the child stands back in tone. */
+const partnerInks = {
+  day: { ...inks.day, near: '#8A7A5C', far: '#BFB59E' },
+  night: { ...inks.night, near: '#B39B6B', far: '#6E6350' },
 } as const;
 /** A grown-up of whom the steps are, in metres: the figure is in body lengths. */
 const bodyM = 1.7;
@@ -31,16 +37,21 @@ interface Props {
   readonly label: string;
 }
 
-/** The body that walks a phrase over its floor, moving while it is played: drawn at once into the picture, sixty times a second. */
+/** The body that walks a phrase over its floor, and the partner’s beside it, moving while it is played: drawn at once into the picture, sixty times a second. */
 export function WalkingStage({ phrase, countNow, count, view, width, height, tone = 'day', label }: Props) {
   const strokes = useRef<SVGGElement>(null);
-  const figure = useMemo(() => walkingFigure(phrase), [phrase]);
+  const bodies = useMemo(() => bodiesOf(phrase), [phrase]);
   const from = stageViews[view];
   const colours = inks[tone];
   const { room, floor } = useMemo(() => {
-    const moments = Array.from({ length: Math.ceil(figure.counts) * samples + 2 }, (_, index) => figure.at(index / samples - 1));
+    const { child, partner } = bodies;
+    const moments = Array.from({ length: Math.ceil(child.counts) * samples + 2 }, (_, index) => index / samples - 1).flatMap((count) =>
+      partner ? [child.at(count), partner.at(count)] : [child.at(count)],
+    );
     const { left, right, top, bottom } = extentOf(moments, from);
-    const spots = walk(phrase).stands.flatMap((stand) => [stand.left, stand.right]);
+    const own = walk(phrase);
+    const stands = [...own.stands, ...(walkOfPartner(phrase, own)?.stands ?? [])];
+    const spots = stands.flatMap((stand) => [stand.left, stand.right]);
     const [minX, maxX] = [Math.min(...spots.map(({ x }) => x)) - 0.2, Math.max(...spots.map(({ x }) => x)) + 0.2];
     const [minZ, maxZ] = [Math.min(...spots.map(({ z }) => z)) - 0.2, Math.max(...spots.map(({ z }) => z)) + 0.2];
     const corners = (
@@ -58,7 +69,7 @@ export function WalkingStage({ phrase, countNow, count, view, width, height, ton
       room: { left: (near + far) / 2 - (100 * width) / height / scale / 2, scale, base: low },
       floor: corners,
     };
-  }, [figure, phrase, from, width, height]);
+  }, [bodies, phrase, from, width, height]);
   useEffect(() => {
     let frame = 0;
     let shown: number | null = null;
@@ -67,7 +78,11 @@ export function WalkingStage({ phrase, countNow, count, view, width, height, ton
       // what stands still is drawn once
       if (now !== shown && strokes.current) {
         shown = now;
-        strokes.current.innerHTML = figureMarkup(figure.at(now), null, from, room, colours);
+        const body = bodies.child.at(now);
+        const other = bodies.partner?.at(now);
+        const drawn = [figureMarkup(body, null, from, room, colours)];
+        if (other) drawn.push(figureMarkup(other, null, from, room, partnerInks[tone]));
+        strokes.current.innerHTML = (other && !isFarther(body, other, from) ? drawn.toReversed() : drawn).join('');
       }
       frame = requestAnimationFrame(draw);
     };
@@ -75,7 +90,7 @@ export function WalkingStage({ phrase, countNow, count, view, width, height, ton
     return () => {
       cancelAnimationFrame(frame);
     };
-  }, [figure, countNow, count, from, room, colours]);
+  }, [bodies, countNow, count, from, room, colours, tone]);
   const at = ([across, up]: readonly [number, number]): string =>
     `${((across - room.left) * room.scale).toFixed(2)},${(93 - (up - room.base) * room.scale).toFixed(2)}`;
   return (

@@ -1,11 +1,11 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
-import { isOtherSideOf, phraseLimits, phraseRead, type Position, type WrittenPhrase } from '@leiter/core';
+import { isOtherSideOf, partnerOn, phraseLimits, phraseRead, type Position, type WrittenPhrase } from '@leiter/core';
 import { useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { palette } from '../../shared/palette';
-import { rowWords } from '../../shared/phrase/row-words';
+import { doneWords, rowWords } from '../../shared/phrase/row-words';
 import { usePractice } from '../../shared/phrase/use-practice';
 import { WalkingStage } from '../../shared/phrase/walking-stage';
 import { Choice, Row } from './choices';
@@ -84,6 +84,7 @@ export function PhraseLoop({ written, position, side, onGoOn }: Props) {
   useHotkeys('escape', onGoOn);
   if (!phrase) return null;
   const now = row === null ? null : phrase.rows[row];
+  const theirs = row === null ? undefined : partnerOn(phrase, row)[0];
   return (
     <InsteadOfStage label={t`Again and again`}>
       <Box sx={{ display: 'grid', gap: 1.25 }}>
@@ -169,6 +170,9 @@ export function PhraseLoop({ written, position, side, onGoOn }: Props) {
           <Box sx={{ fontSize: 52, lineHeight: 1.1, minHeight: 120 }}>{now ? rowWords(now) : <Trans>counted in</Trans>}</Box>
           <Box sx={{ fontSize: 40, color: '#E6C35C', minHeight: 56 }}>{now?.say}</Box>
           <Box sx={{ fontSize: 26, color: palette.nightSoft, minHeight: 36 }}>{now?.arms != null && t`arms ${now.arms}`}</Box>
+          {phrase.partner && (
+            <Box sx={{ fontSize: 26, color: palette.nightSoft, minHeight: 36 }}>{theirs && t`the partner: ${doneWords(theirs)}`}</Box>
+          )}
           {isSilent && (
             <Box role="alert" sx={{ fontSize: 22 }}>
               <Trans>There is no sound on this device.</Trans>

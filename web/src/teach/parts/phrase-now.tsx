@@ -1,11 +1,11 @@
 import { t } from '@lingui/core/macro';
 import Box from '@mui/material/Box';
 import { Trans } from '@lingui/react/macro';
-import { phraseInStep, rowsAt, type BuildUpStep, type Phrase, type Position } from '@leiter/core';
+import { partnerAtCount, phraseInStep, rowsAt, type BuildUpStep, type Phrase, type Position } from '@leiter/core';
 import { useCallback, useEffect, useRef } from 'react';
 import { palette } from '../../shared/palette';
 import { buildUpWords } from '../../shared/phrase/phrase-words';
-import { rowWords } from '../../shared/phrase/row-words';
+import { doneWords, rowWords } from '../../shared/phrase/row-words';
 import { WalkingStage } from '../../shared/phrase/walking-stage';
 
 /** What of a phrase is done at a moment of a class. */
@@ -44,6 +44,7 @@ export function PhraseNow({ dancing }: { readonly dancing: Dancing }) {
   const { phrase, count, learning, pass, passes } = dancing;
   // a hair, for a clock that is read a moment before the count it shows
   const { now, next } = rowsAt(phrase, count < 0 || pass === 0 ? -1 : count + 1e-6);
+  const theirs = count < 0 || pass === 0 ? null : partnerAtCount(phrase, count + 1e-6);
   const named = learning ? learning.segments.flatMap((_, index) => phrase.segments[index]?.name ?? []).filter((name) => name !== '') : [];
   return (
     <Box component="section" aria-label={t`On this count`} sx={{ mt: 1 }}>
@@ -60,6 +61,11 @@ export function PhraseNow({ dancing }: { readonly dancing: Dancing }) {
             .filter((part) => part !== null && part !== '')
             .join(' · ')}
       </Box>
+      {theirs && (
+        <Box sx={{ fontSize: 25, color: palette.nightSoft }}>
+          <Trans>the partner: {doneWords(theirs)}</Trans>
+        </Box>
+      )}
       {now?.watch != null && (
         <Box sx={{ fontSize: 23, color: palette.nightSoft }}>
           <Trans>watch {now.watch}</Trans>
