@@ -1,22 +1,17 @@
-import { plural, t } from '@lingui/core/macro';
+import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import {
-  clockText,
-  compacted,
-  countsOf,
-  leavesAt,
   libraryOf,
   mendedText,
   mirroredPhrase,
-  missingEntries,
-  phraseAs,
-  phraseSeconds,
   readPhrase,
   walk,
   walkOfPartner,
+  type Foot,
+  type FootMend,
   type Library,
   type WrittenPhrase,
   type Phrase,
@@ -35,22 +30,18 @@ import { SaveNote } from '../shared/document-session/save-note';
 import { useDocumentSession } from '../shared/document-session/use-document-session';
 import { useKeptHistory } from '../shared/document-session/use-kept-history';
 import { useOthersChanges } from '../shared/document-session/use-others-changes';
-import { FigureRow } from '../shared/figure-row';
 import { Loaded, Page as Frame, Panel } from '../shared/page';
 import { OnPaper } from '../shared/on-paper';
 import { pageKeys } from '../shared/page-keys';
 import { palette } from '../shared/palette';
 import { AsFile } from './parts/as-file';
 import { FloorPath } from './parts/floor-path';
-import { InARoom, type Looked } from './parts/in-a-room';
-import { PracticeBar } from './parts/practice-bar';
 import { Score } from './parts/score';
-import { WalkThrough } from './parts/walk-through';
+import { Seen } from './parts/seen';
 import { WhichFoot } from './parts/which-foot';
 import { Writing } from './parts/writing';
 import { phraseDocument, phraseKind } from './phrase-kind';
 import { useWriting } from './use-writing';
-import { usePractice } from '../shared/phrase/use-practice';
 
 /** A combination, a routine or a form step by step: written by keys, seen as a score, walked over the floor, to both sides. */
 function PhrasePage() {
@@ -121,20 +112,16 @@ function Editor({ movement, library, stored, history }: EditorProps) {
   });
   const { change, undo, redo, canUndo, canRedo } = useWriting(store);
   const [isOther, setOther] = useState(false);
-  const [looked, setLooked] = useState<Looked>({ tier: null, room: null, isFitted: false });
-  const read = useMemo(() => readPhrase(written), [written]);
-  const chosen = useMemo(() => {
-    const own = read.ok ? (isOther ? mirroredPhrase(read.value) : read.value) : null;
-    return own && looked.tier ? phraseAs(own, looked.tier) : own;
-  }, [read, isOther, looked.tier]);
-  const fitted = useMemo(() => (chosen && looked.room ? compacted(chosen, looked.room) : null), [chosen, looked.room]);
-  const phrase = looked.isFitted && fitted?.fits ? fitted.phrase : chosen;
-  const way = useMemo(() => (phrase ? walk(phrase) : null), [phrase]);
-  // the way and the body that walks it follow a moment after what is written
-  const settled = useDeferredValue(phrase);
-  const settledWay = useDeferredValue(way);
-  const partner = useMemo(() => (settled && settledWay ? walkOfPartner(settled, settledWay) : null), [settled, settledWay]);
-  const practice = usePractice(phrase);
+  // what is typed is in its field at once; what is read of it follows a moment later, and never holds a key up
+  const shown = useDeferredValue(written);
+  const read = useMemo(() => readPhrase(shown), [shown]);
+  const mend = useCallback(
+    (row: number, foot: Foot, how: FootMend) => {
+      const text = mendedText(shown.text, row, foot, how);
+      if (text !== null) change({ text });
+    },
+    [shown, change],
+  );
   const writingKeys = { ...pageKeys, enableOnFormTags: true, enabled: mayChange } as const;
   useHotkeys('mod+z', undo, writingKeys);
   useHotkeys(['mod+shift+z', 'mod+y'], redo, writingKeys);
@@ -186,79 +173,7 @@ function Editor({ movement, library, stored, history }: EditorProps) {
           )}
         </OnPaper>
       )}
-      <Panel label={t`Score`}>
-        {phrase && way ? (
-          <>
-            <PracticeBar phrase={phrase} practice={practice} />
-            {read.ok && chosen && (
-              <InARoom
-                phrase={read.value}
-                chosen={chosen}
-                looked={looked}
-                onLook={setLooked}
-                leaves={looked.room ? leavesAt(chosen, looked.room) : null}
-                changes={fitted?.fits ? fitted.changes : null}
-                needs={fitted && !fitted.fits ? fitted.needs : null}
-              />
-            )}
-            <Score
-              phrase={phrase}
-              stands={way.stands}
-              findings={way.findings}
-              current={practice.row}
-              missing={missingEntries(phrase, library)}
-              {...(mayChange && phrase === (isOther ? null : read.ok ? read.value : null)
-                ? {
-                    onMend: (row, foot, mend) => {
-                      const text = mendedText(written.text, row, foot, mend);
-                      if (text !== null) change({ text });
-                    },
-                  }
-                : {})}
-            />
-            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 4, mt: 3, '& > *': { maxWidth: '100%' } }}>
-              <Box>
-                <Typography variant="h2" sx={{ mb: 0.75 }}>
-                  <Trans>Where it goes</Trans>
-                </Typography>
-                <FloorPath walk={settledWay ?? way} partner={partner} room={looked.room} />
-              </Box>
-              <Box>
-                <Typography variant="h2" sx={{ mb: 0.75 }}>
-                  <Trans>Step by step</Trans>
-                </Typography>
-                <WalkThrough phrase={settled ?? phrase} practice={practice} />
-              </Box>
-              <Box sx={{ width: 300 }}>
-                <Typography variant="h2" sx={{ mb: 0.75 }}>
-                  <Trans>What it is</Trans>
-                </Typography>
-                <dl style={{ margin: 0 }}>
-                  <FigureRow label={t`Counts`} value={String(countsOf(phrase.rows))} />
-                  <FigureRow label={t`Once, at ${phrase.bpm}`} value={clockText(phraseSeconds(phrase))} />
-                  <FigureRow label={t`Learnt, at ${phrase.learnBpm}`} value={clockText(phraseSeconds(phrase, phrase.learnBpm))} />
-                  <FigureRow label={t`Floor`} value={`${way.footprint.widthM.toFixed(1)} × ${way.footprint.lengthM.toFixed(1)} m`} />
-                  {partner && (
-                    <FigureRow
-                      label={t`Floor of both`}
-                      value={`${partner.together.widthM.toFixed(1)} × ${partner.together.lengthM.toFixed(1)} m`}
-                    />
-                  )}
-                  <FigureRow label={t`The other side`} value={way.startsOtherSide ? t`follows at once` : t`begins anew`} />
-                  <FigureRow
-                    label={t`To mend`}
-                    value={way.findings.length === 0 ? t`nothing` : plural(way.findings.length, { one: '# place', other: '# places' })}
-                  />
-                </dl>
-              </Box>
-            </Box>
-          </>
-        ) : (
-          <Box sx={{ color: palette.soft, maxWidth: 560 }}>
-            <Trans>Nothing to show yet: the steps are written at the side, and seen here at once.</Trans>
-          </Box>
-        )}
-      </Panel>
+      <Seen read={read} isOther={isOther} library={library} {...(mayChange ? { onMend: mend } : {})} />
       {mayChange && (
         <Writing
           written={written}
