@@ -1,5 +1,5 @@
 import { execFile } from 'node:child_process';
-import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
+import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
 import { createPublicKey, verify, type JsonWebKey } from 'node:crypto';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -39,13 +39,16 @@ const allow = (isGiven: boolean) =>
   club.visitor().post('/api/home/consents').set('authorization', `Bearer ${token}`).send({ kind: 'badges', isGiven }).expect(204);
 const badgeId = async (): Promise<string> => (await fromHome(`/api/home/badges/${award.grade_id}`).expect(200)).body.id;
 const verified = async (svg: string): Promise<string> => {
-  const file = join(await mkdtemp(join(tmpdir(), 'badge-')), 'badge.svg');
+  const folder = await mkdtemp(join(tmpdir(), 'badge-'));
+  const file = join(folder, 'badge.svg');
   await writeFile(file, svg);
   // a script that shares nothing with the server
-  return promisify(execFile)(process.execPath, [`${root}tools/verify-badge.mjs`, file]).then(
-    ({ stdout }) => stdout.trim(),
-    (error: unknown) => String(Object(error).stdout).trim(),
-  );
+  return promisify(execFile)(process.execPath, [`${root}tools/verify-badge.mjs`, file])
+    .then(
+      ({ stdout }) => stdout.trim(),
+      (error: unknown) => String(Object(error).stdout).trim(),
+    )
+    .finally(() => rm(folder, { recursive: true }));
 };
 const picture = async (id: string): Promise<string> => {
   const answer = await fetch(`${origin}/api/badges/${id}/badge.svg`);

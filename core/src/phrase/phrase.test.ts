@@ -83,11 +83,36 @@ describe('a phrase as it is written', () => {
   it('never throws, and says of every fault what it is', () => {
     fc.assert(
       fc.property(
-        fc.string({ maxLength: 300, unit: fc.constantFrom(...'123456789&LRfbwd turn left right / , # \n - say arms'.split('')) }),
+        fc.oneof(
+          fc.string({ maxLength: 300, unit: fc.constantFrom(...'123456789&LRfbwd turn left right / , # \n - say arms'.split('')) }),
+          fc
+            .array(
+              fc.constantFrom(
+                ...[
+                  '1 R fwd',
+                  '& L fwd',
+                  ', ',
+                  '\n',
+                  'partner',
+                  'easier',
+                  'small room',
+                  ':',
+                  ' ahead 1.2',
+                  ' left',
+                  ' 9 m',
+                  '# x',
+                  '5-8 both sink',
+                  ' / do ',
+                ],
+              ),
+              { maxLength: 30 },
+            )
+            .map((pieces) => pieces.join('')),
+        ),
         (text) => {
           const phrase = readPhrase(writtenPhrase(text));
           if (!phrase.ok) for (const fault of phrase.error) expect(phraseTextFaultWords(fault).length).toBeGreaterThan(8);
-          else for (const row of phrase.value.rows) expect(row.counts).toBeGreaterThan(0);
+          else for (const row of [...phrase.value.rows, ...(phrase.value.partner?.rows ?? [])]) expect(row.counts).toBeGreaterThan(0);
         },
       ),
     );
