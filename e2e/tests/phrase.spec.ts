@@ -130,6 +130,15 @@ test('Two do it: the partner stands where it is said, is seen beside the child, 
   await expect(page.getByRole('list', { name: 'To mend' })).toContainText('1: The child and the partner would stand in each other');
   await field.fill('partner nearby\n1 R fwd');
   await expect(page.getByRole('alert')).toContainText('Line 1: “nearby” is no place for a partner: partner ahead 1.2');
+
+  // in Teach whoever holds against it reads what to do on this count
+  await signIn(page, leiter, 'owner');
+  const id = await freshClass(page, 'dance');
+  const dose = { kind: 'counts', eights: 1, bpm: 60, repeats: 2, countIn: 4 };
+  const item = { id: 'canon', movement: 'canon', dose, sides: 'none', tiers: ['core'], familiarity: 'routine', way: 'flow' };
+  await storePlan(page, leiter, id, { items: [item] });
+  await startTeaching(page, leiter, id);
+  await expect(page.getByRole('region', { name: 'On this count' })).toContainText('the partner: right to the side, open');
 });
 
 test('Teach shows what is done on a count and what comes next, to the side that works', async ({ page, leiter }) => {
