@@ -1,6 +1,7 @@
 import { execFileSync } from 'node:child_process';
 import type { Page } from '@playwright/test';
-import { ask, expect, openClass, root, settled, openToday, test, type Leiter } from '../tests/leiter.js';
+import { ask, expect, freshClass, openClass, root, settled, openToday, test, type Leiter } from '../tests/leiter.js';
+import { startTeaching, storePlan } from '../tests/teach-page.js';
 
 const folder = `${root}docs/screenshots`;
 
@@ -102,14 +103,54 @@ test('The main views of the demo club', async ({ page, leiter }) => {
   await open(page, leiter, '/library/cartwheel');
   await expect(page.getByRole('region', { name: 'The way' }).getByRole('link').first()).toBeAttached();
   await shoot(page, 'movement');
-  await open(page, leiter, '/library/harbour-phrase/steps');
-  await expect(page.getByRole('region', { name: 'Walks' })).toBeVisible();
-  await shoot(page, 'phrase');
+  await phrase(page, leiter);
   await gradingDay(page, leiter);
   await family(page, leiter, near?.childId ?? '');
   await onPaper(page, leiter, printed);
   await phone(page, leiter, taught?.id ?? '', remote);
 });
+
+/** A combination as it is written, one for two with its way, in class, and on paper. */
+async function phrase(page: Page, leiter: Leiter): Promise<void> {
+  const pictures: Buffer[] = [];
+  const take = async (): Promise<void> => {
+    await settled(page);
+    await page.mouse.move(1, 799);
+    pictures.push(await page.screenshot());
+  };
+  await open(page, leiter, '/library/harbour-phrase/steps');
+  await expect(page.getByRole('region', { name: 'Walks' })).toBeVisible();
+  await take();
+  await page.emulateMedia({ media: 'print' });
+  await page.setViewportSize({ width: 1050, height: 656 });
+  const sheet = await page.screenshot();
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.emulateMedia({ media: 'screen' });
+  await open(page, leiter, '/library/block-counter/steps');
+  await expect(page.getByText('Floor of both')).toBeVisible();
+  await take();
+  const id = await freshClass(page, 'gymnastics');
+  const dose = { kind: 'counts', eights: 1, bpm: 60, repeats: 4, countIn: 4 };
+  await storePlan(page, leiter, id, {
+    items: [{ id: 'canon', movement: 'canon', dose, sides: 'none', tiers: ['core'], familiarity: 'routine', way: 'flow' }],
+  });
+  await startTeaching(page, leiter, id);
+  for (let wait = 0; wait < 60 && !(await page.getByText(/^the partner: right to the side/).isVisible()); wait += 1) {
+    await page.clock.fastForward(500);
+    await page.waitForTimeout(30);
+  }
+  await take();
+  const images = [...pictures, sheet]
+    .map((picture) => `<img width="960" src="data:image/png;base64,${picture.toString('base64')}">`)
+    .join('');
+  const other = await page.context().newPage();
+  await other.setViewportSize({ width: 1944, height: 1224 });
+  await other.setContent(
+    `<body style="margin:0;display:flex;flex-wrap:wrap;gap:24px;align-items:start;background:#ddd5c5">${images}</body>`,
+  );
+  await other.screenshot({ path: `${folder}/phrase.png` });
+  await other.close();
+}
 
 /** The timetable of a grading day to which nearly everybody comes. */
 async function gradingDay(page: Page, leiter: Leiter): Promise<void> {
