@@ -1,5 +1,6 @@
 import type { Foot } from './phrase.js';
-import { isRowLine, partsOfLine } from './phrase-text.js';
+import { partsOfLine } from './phrase-line.js';
+import { isRowLine } from './phrase-text.js';
 
 /** How a step that is on the wrong foot is mended. */
 export const footMends = ['other-foot', 'ball-change'] as const;
