@@ -104,7 +104,8 @@ export function MovementDialog({
           label={t`Stages, easiest first`}
           hint={t`name: what one must see. Marks stay with the place of a stage in this list.`}
         />
-        {segmentStages(movement).length > 0 && (
+        {/* one that has as many stages as parts names them its own way: they would move the marks that children have */}
+        {segmentStages(movement).length > movement.stages.length && (
           <Button
             size="small"
             onClick={() => {
