@@ -2,6 +2,7 @@ import {
   classLengths,
   ways,
   type ClassPlan,
+  type ClubRules,
   type Exposure,
   type KnownMark,
   type LearnedPace,
@@ -270,6 +271,8 @@ export interface ClassPageResponse {
   readonly syllabus: SyllabusResponse | null;
   /** Whom names in a call stand for, as somebody has said before. */
   readonly callNames: readonly Readonly<Pick<CallNameBody, 'name' | 'childIds'>>[];
+  /** What the club holds otherwise than usual of the checks; not there in a page that an older Leiter kept on the device. */
+  readonly rules?: ClubRules;
 }
 
 /** One item of a class that was taught: as it was planned, and as long as it really took. */

@@ -1,4 +1,4 @@
-import { defaultTimingSettings, paceOf, type EvaluationContext } from '@leiter/core';
+import { defaultTimingSettings, paceOf, usualRules, type EvaluationContext } from '@leiter/core';
 import type { ClassPageResponse } from './class.js';
 
 /** Whom the plan of a class is reckoned for: those expected, without told absences. */
@@ -17,5 +17,6 @@ export function evaluationContextOf(page: ClassPageResponse): EvaluationContext 
     ladder: page.syllabus,
     startsAt: page.class.startsAt,
     room: page.room,
+    rules: page.rules ?? usualRules,
   };
 }

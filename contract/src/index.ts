@@ -15,6 +15,7 @@ export {
   type LettersToWriteResponse,
 } from './letter.js';
 export { ClipQuery, type ClipResponse, type SentClip } from './clip.js';
+export { CheckNumberRequest, TurnCheckRequest, type CheckChange, type ClubChecksResponse } from './check.js';
 export { MakeClubRequest } from './club.js';
 export {
   AcceptInvitationRequest,

@@ -5,7 +5,19 @@ import { id, notAnId } from './names.js';
 import type { PressRequest } from './remote.js';
 
 /** What open pages are told of, as it happens. */
-export const topics = ['plan', 'mark', 'attendance', 'class', 'calendar', 'ladder', 'phrase', 'grading', 'presence', 'press'] as const;
+export const topics = [
+  'plan',
+  'mark',
+  'attendance',
+  'class',
+  'calendar',
+  'ladder',
+  'phrase',
+  'grading',
+  'checks',
+  'presence',
+  'press',
+] as const;
 export type Topic = (typeof topics)[number];
 
 /** Who has a class open, in which tab, and what is looked at. */
@@ -27,6 +39,7 @@ export type LiveEvent =
   | { readonly topic: 'ladder'; readonly programme: string; readonly version: number; readonly savedBy: string }
   | { readonly topic: 'phrase'; readonly movement: string; readonly version: number; readonly savedBy: string }
   | { readonly topic: 'grading'; readonly gradingId: string }
+  | { readonly topic: 'checks' }
   | { readonly topic: 'presence'; readonly classId: string; readonly here: readonly Presence[] }
   /** Pressed beside the device that teaches a class; the tab that teaches does it, once. */
   | ({ readonly topic: 'press'; readonly classId: string } & Readonly<PressRequest>);

@@ -11,6 +11,7 @@ import {
   plainPace,
   readLibrary,
   verdictOn,
+  usualRules,
   type ChildInClass,
   type ClassPlan,
   type EvaluationContext,
@@ -118,6 +119,7 @@ function contextOf(children: number): EvaluationContext {
     ladder: { programme: 'gymnastics', version: 1, grades: [grade] },
     startsAt: '16:30',
     room: { clearLengthM: 3, clearWidthM: 3, cameraDistanceM: 3, cameraHeightM: 1, viewAngleDegrees: 70 },
+    rules: usualRules,
   };
 }
 

@@ -130,7 +130,33 @@ export { firstRounds, itemTotals, sectionSeconds, type ItemTotal, type TimedItem
 export { stepsOf, type Step, type StepSide } from './timing/step.js';
 export { bodyAt, type BodyAt } from './preparation/body-at.js';
 export { effortCurveOver, type EffortCurve } from './preparation/effort-curve.js';
-export { abouts, aboutOf, checkIds, type About, type CheckId, type Finding } from './checks/all-checks.js';
+export {
+  abouts,
+  aboutOf,
+  checkIds,
+  checksTold,
+  ruleNamed,
+  type About,
+  type CheckId,
+  type CheckTold,
+  type Finding,
+} from './checks/all-checks.js';
+export {
+  everyAge,
+  isByAge,
+  isUsual,
+  ruleRefusal,
+  ruleValueWords,
+  sameRuleValue,
+  usualRules,
+  type AgeStep,
+  type AnyRule,
+  type ClubRules,
+  type RuleByAge,
+  type RuleNumber,
+  type RuleUnit,
+  type RuleValue,
+} from './checks/club-rules.js';
 export { severities, type Severity } from './checks/finding.js';
 export { wordsOf, type FindingWords } from './checks/finding-words.js';
 export {

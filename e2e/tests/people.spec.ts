@@ -87,3 +87,44 @@ test('A mark shows on the board that somebody else has open, and is gone when it
   await expect(other.getByText('straight as a mast today').first()).toBeVisible();
   await other.close();
 });
+
+test('What the owner sets of the checks holds in a plan that is open, is told there, and is taken back', async ({
+  page,
+  leiter,
+  browser,
+}) => {
+  await signIn(page, leiter, 'martial-arts');
+  await startPlan(page, leiter, 'martial-arts');
+  await items(page).filter({ hasText: 'Safety and space talk' }).click();
+  await page.keyboard.press('Delete');
+  const findings = page.getByRole('list', { name: 'Findings: Bodies' });
+  await expect(findings.getByText('No safety and space talk')).toBeVisible();
+  const other = await browser.newPage();
+  await signIn(other, leiter, 'owner');
+  await other.goto(`${leiter.url}/club`);
+  await other.getByRole('link', { name: 'Checks' }).click();
+  const dialog = other.getByRole('dialog');
+  await other.getByRole('button', { name: 'Change Safety and space talk' }).click();
+  await dialog.getByRole('button', { name: 'Not in this club' }).click();
+  await dialog.getByRole('button', { name: 'Keep' }).click();
+  await expect(dialog.getByText('This check can stop a class. Say why your club does not make it.')).toBeVisible();
+  await dialog.getByLabel('Why not').fill('Told by the host before every call');
+  await dialog.getByRole('button', { name: 'Keep' }).click();
+  await expect(other.getByText('Not looked for in this club: Told by the host before every call')).toBeVisible();
+  await expect(page.getByText('Not looked for in your club: Safety and space talk.')).toBeVisible();
+  await expect(findings.getByText('No safety and space talk')).toBeHidden();
+  await other.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(findings.getByText('No safety and space talk')).toBeVisible();
+  // a number by age: what cannot be is said at the field, and nothing is stored
+  await other.getByRole('button', { name: 'Change A drink' }).click();
+  await dialog.getByRole('textbox', { name: 'at most' }).first().fill('90');
+  await dialog.getByRole('button', { name: 'Keep' }).click();
+  await expect(dialog.getByText('From 5 to 60 minutes.')).toBeVisible();
+  await dialog.getByRole('textbox', { name: 'at most' }).first().fill('12');
+  await dialog.getByRole('button', { name: 'Keep' }).click();
+  await expect(other.getByRole('listitem', { name: 'A drink' })).toContainText(
+    '12 minutes up to 6 years, 20 when older (usual: 15 minutes',
+  );
+  await expect(other.getByRole('region', { name: 'What was changed' })).toContainText('Without a drink at most: 12 minutes up to 6 years');
+  await other.close();
+});

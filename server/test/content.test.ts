@@ -18,6 +18,7 @@ import {
   unsignable,
   walk,
   wordsOf,
+  usualRules,
   type AgeBand,
   type ChildInClass,
   type ClassPlan,
@@ -184,6 +185,7 @@ describe.each(shippedSyllabuses())('who is taught by the ladder of $programme', 
       ladder,
       startsAt: null,
       room: null,
+      rules: usualRules,
     }).versions;
   };
 
@@ -236,6 +238,7 @@ describe.each(shippedTemplates().map((template) => [template.slug, template] as 
     ladder: null,
     startsAt: null,
     room: null,
+    rules: usualRules,
   };
   let made = 0;
   const plan = planFromTemplate(template, library, () => `i${String((made += 1))}`);

@@ -11,6 +11,7 @@ import {
   planFromTemplate,
   templatesFor,
   wordsOf,
+  usualRules,
   type EvaluationContext,
   type PlanTemplate,
 } from '@leiter/core';
@@ -46,6 +47,7 @@ it.each(['Puffins', 'Kittiwakes', 'Tide Pool', 'Undertow', 'Lanterns'])(
       ladder: page.syllabus,
       startsAt: page.class.startsAt,
       room: null,
+      rules: usualRules,
     };
     const ageBand = ageBandOf(meanAge(context.agesYears));
     const [template] = templatesFor(templates, { ...page.class, ageBand });

@@ -2,6 +2,7 @@ import {
   AddGradingRequest,
   ChangeGradingRequest,
   CloseGradingRequest,
+  CheckNumberRequest,
   ClubLookRequest,
   ConsentRequest,
   HomeLanguageRequest,
@@ -12,6 +13,7 @@ import {
   ReopenGradingRequest,
   ToldAbsenceRequest,
   ToldHomeRequest,
+  TurnCheckRequest,
 } from '../index.js';
 import type { BodyOf, Ids } from './bodies-in-a-class.js';
 
@@ -56,6 +58,18 @@ export function bodiesOfAGrading(ids: Ids, household: BodyOf['body']): readonly 
     { name: 'note practice', of: PracticeRequest, body: { day: '2026-12-01', movement: 'cartwheel', feeling: 'well' } },
     { name: 'tell an absence', of: ToldAbsenceRequest, body: { groupId: ids.group, day: '2026-12-08', isAway: true } },
     { name: 'tell what is at home', of: ToldHomeRequest, body: { household, householdVersion: 1 } },
+    { name: 'turn a check', of: TurnCheckRequest, body: { isOn: false, reason: 'Our governing body says otherwise.' } },
+    { name: 'set a number of a check', of: CheckNumberRequest, body: { value: 20 } },
+    {
+      name: 'set a number by age',
+      of: CheckNumberRequest,
+      body: {
+        steps: [
+          { upToYears: 8, limit: 10 },
+          { upToYears: 99, limit: 18 },
+        ],
+      },
+    },
     { name: 'change the look', of: ClubLookRequest, body: { colour: '#17525c', secondColour: null } },
     { name: 'choose a language', of: HomeLanguageRequest, body: { language: 'de' } },
     {

@@ -19,8 +19,9 @@ import { coldLoad } from './cold-load.js';
 import { coldPower } from './cold-power.js';
 import { coldStatic } from './cold-static.js';
 import { cooledOff } from './cooled-off.js';
+import type { AnyRule } from './club-rules.js';
 import { effortShape } from './effort-shape.js';
-import { severities, type Found } from './finding.js';
+import { severities, type Found, type Severity } from './finding.js';
 import { eyesClosed } from './eyes-closed.js';
 import { footprint } from './footprint.js';
 import { handsVolume } from './hands-volume.js';
@@ -89,6 +90,29 @@ const byId: ReadonlyMap<CheckId, AnyCheck> = new Map(allChecks.map((check): [Che
 
 export const checkIds: readonly CheckId[] = [...byId.keys()];
 
+/** A check as a club reads of it. */
+export interface CheckTold {
+  readonly id: CheckId;
+  readonly about: About;
+  readonly title: string;
+  readonly says: string;
+  readonly gravest: Severity;
+  readonly numbers: readonly AnyRule[];
+}
+
+/** Every check, in the order in which they are told. */
+export const checksTold: readonly CheckTold[] = abouts.flatMap((about) =>
+  checksAbout[about].map((check: AnyCheck): CheckTold => {
+    const { id, title, says, gravest, numbers = [] } = check;
+    return { id, about, title, says, gravest, numbers };
+  }),
+);
+
+const rules: ReadonlyMap<string, AnyRule> = new Map(checksTold.flatMap(({ numbers }) => numbers.map((rule) => [rule.id, rule])));
+
+/** A number of some check by its name; undefined where no check has one of this name. */
+export const ruleNamed = (id: string): AnyRule | undefined => rules.get(id);
+
 const aboutById = new Map<CheckId, About>(abouts.flatMap((about) => checksAbout[about].map(({ id }): [CheckId, About] => [id, about])));
 
 /** What a check is about: bodies, time, the children with their homes, or the order of the class. */
@@ -103,11 +127,14 @@ export function checkOf(id: CheckId): AnyCheck {
   return check;
 }
 
-/** What all checks say, those that were accepted marked as such; worst first; within one severity in the order of the class, then of the checks. */
+/** What all checks say that the club makes, those that were accepted marked as such; worst first; within one severity in the order of the class, then of the checks. */
 export function findingsOn(context: CheckContext): readonly Finding[] {
   const startOf = new Map(firstRounds(context.timeline.items).map(({ item, startSecond }) => [item.id, startSecond]));
   const start = (finding: Finding): number => startOf.get(finding.itemIds[0] ?? '') ?? Number.MAX_SAFE_INTEGER;
-  const said = [...byId.values()].flatMap(({ id, look }) => look(context).map((found): Finding => ({ check: id, ...found })));
+  const off = new Set(context.rules.off.map(({ check }) => check));
+  const said = [...byId.values()].flatMap(({ id, look }) =>
+    off.has(id) ? [] : look(context).map((found): Finding => ({ check: id, ...found })),
+  );
   return (context.plan.circuits ? saidOnce(said) : said)
     .map((finding) => withReason(finding, context.plan.accepted ?? []))
     .toSorted((a, b) => severities.indexOf(a.severity) - severities.indexOf(b.severity) || start(a) - start(b));

@@ -2,15 +2,22 @@ import { clockText } from '../values/clock-text.js';
 import type { TimedItem } from '../timing/timeline.js';
 import type { Seconds } from '../values/unit.js';
 import { defineCheck } from './check.js';
-import { byAge } from './each-body.js';
+import { limitAt, ruleByAge } from './club-rules.js';
 import type { Found } from './finding.js';
 
-/** The longest that one task keeps their attention, in seconds, by the mean age; safety.md. */
-export const attentionLimits = [
-  { upToYears: 5, limit: 180 },
-  { upToYears: 8, limit: 300 },
-  { upToYears: 99, limit: 480 },
-] as const;
+/** The longest that one task keeps their attention, by the mean age; safety.md. */
+export const oneThing = ruleByAge({
+  id: 'attention.at-once',
+  words: 'One thing without a change at most',
+  unit: 'minutes',
+  usual: [
+    { upToYears: 5, limit: 3 },
+    { upToYears: 8, limit: 5 },
+    { upToYears: 99, limit: 8 },
+  ],
+  least: 1,
+  most: 60,
+});
 
 export interface Fact {
   readonly kind: 'too-long-at-once';
@@ -27,9 +34,13 @@ interface Task {
 /** One thing is done for longer than children of this age stay with it; the same movement twice in a row is one task. */
 export const attention = defineCheck({
   id: 'attention',
-  look: ({ timeline, meanYears }): readonly Found<Fact>[] => {
-    const limitSeconds = byAge(attentionLimits)(meanYears);
-    const long = tasksIn(timeline.items).filter(({ seconds }) => Math.round(seconds) > limitSeconds);
+  title: 'One thing for long',
+  says: 'One thing is done for longer than children of this age stay with it.',
+  gravest: 'caution',
+  numbers: [oneThing],
+  look: (context): readonly Found<Fact>[] => {
+    const limitSeconds = 60 * limitAt(context, oneThing)(context.meanYears);
+    const long = tasksIn(context.timeline.items).filter(({ seconds }) => Math.round(seconds) > limitSeconds);
     if (long.length === 0) return [];
     return [
       {

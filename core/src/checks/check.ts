@@ -3,12 +3,14 @@ import type { PlanEdit } from '../class-plan/edit.js';
 import type { AgeBand } from '../movement/age-band.js';
 import type { Library } from '../movement/library.js';
 import type { EffortCurve } from '../preparation/effort-curve.js';
+import type { PreparationSettings } from '../preparation/settings.js';
 import type { Span } from '../timing/span.js';
 import type { Timeline } from '../timing/timeline.js';
 import type { ProgrammeSlug } from '../values/unit.js';
 import type { Version, VersionContext } from '../versions/version.js';
 import type { TeachingRoom } from '../versions/teaching-room.js';
-import type { Found, FoundWords } from './finding.js';
+import type { AnyRule, ClubRules } from './club-rules.js';
+import type { Found, FoundWords, Severity } from './finding.js';
 
 /** All that a check may look at; reckoned once for all checks. */
 export interface CheckContext extends Pick<VersionContext, 'children' | 'ladder' | 'startsAt'> {
@@ -16,6 +18,8 @@ export interface CheckContext extends Pick<VersionContext, 'children' | 'ladder'
   readonly timeline: Timeline;
   readonly span: Span;
   readonly effort: EffortCurve;
+  /** When bodies are warm, cooled off and prepared. */
+  readonly preparation: PreparationSettings;
   readonly library: Library;
   readonly programme: ProgrammeSlug;
   readonly slotMinutes: number;
@@ -30,6 +34,8 @@ export interface CheckContext extends Pick<VersionContext, 'children' | 'ladder'
   /** When held stretches come: early and short, or moving ones first. */
   readonly stretchingSchool: StretchingSchool;
   readonly versions: readonly Version[];
+  /** What the club holds otherwise than usual. */
+  readonly rules: ClubRules;
   /** Where the instructor stands; null where that is not known. */
   readonly room: TeachingRoom | null;
 }
@@ -48,6 +54,14 @@ export interface Told {
 /** One check, whole: what it looks for, what it says and what its mend does. */
 export interface Check<Id extends string, Fact> {
   readonly id: Id;
+  /** What it is called where checks are listed. */
+  readonly title: string;
+  /** When it speaks, in a sentence. */
+  readonly says: string;
+  /** The gravest that it finds. */
+  readonly gravest: Severity;
+  /** Its numbers that a club may set otherwise. */
+  readonly numbers?: readonly AnyRule[];
   /** A pure function from plan and context; silent on an empty plan unless emptiness is what it looks for. */
   readonly look: (context: CheckContext) => readonly Found<Fact>[];
   words(fact: Fact, told: Told): FoundWords;

@@ -7,12 +7,15 @@ const kinds: ReadonlySet<MovementKind> = new Set(['skill', 'drill', 'combination
 
 export interface Fact {
   readonly kind: 'cold-power';
-  readonly effortSeconds: number;
+  readonly warmShare: number;
 }
 
 /** Jumps, or full effort, in a skill, drill, phrase or game before the body is warm. What is a stop of cold-load is not told again. */
 export const coldPower = defineCheck({
   id: 'cold-power',
+  title: 'Power on a cold body',
+  says: 'A skill, a drill, a combination or a game with landings or full effort comes before bodies are warm.',
+  gravest: 'caution',
   look: (context): readonly Found<Fact>[] => {
     const cold = itemsAt(
       context,
@@ -28,13 +31,13 @@ export const coldPower = defineCheck({
       {
         severity: 'caution',
         itemIds: cold.map(({ timed }) => timed.item.id),
-        fact: { kind: 'cold-power', effortSeconds: first.body.effortSeconds },
+        fact: { kind: 'cold-power', warmShare: first.body.effortSeconds / context.preparation.warmEffortSeconds },
         mend: warmFirst(context, first.timed, first.body),
       },
     ];
   },
-  words: ({ effortSeconds }, { name }) => ({
+  words: ({ warmShare }, { name }) => ({
     title: 'Power before warm',
-    sentence: `${name}: jumps or full effort ${warmthWords(effortSeconds)}.`,
+    sentence: `${name}: jumps or full effort ${warmthWords(warmShare)}.`,
   }),
 });

@@ -4,12 +4,15 @@ import type { Found } from './finding.js';
 
 export interface Fact {
   readonly kind: 'cold-static';
-  readonly effortSeconds: number;
+  readonly warmShare: number;
 }
 
 /** Stretches held at the end of their range by a body that is not warm yet; resting positions are not held. */
 export const coldStatic = defineCheck({
   id: 'cold-static',
+  title: 'Held stretch on a cold body',
+  says: 'A stretch is held at its end before bodies are warm.',
+  gravest: 'stop',
   look: (context): readonly Found<Fact>[] => {
     const cold = itemsAt(context, ({ movement: { kind, effort } }, { isWarm }) => !isWarm && kind === 'static-stretch' && effort > 0);
     const [first] = cold;
@@ -18,13 +21,13 @@ export const coldStatic = defineCheck({
       {
         severity: 'stop',
         itemIds: cold.map(({ timed }) => timed.item.id),
-        fact: { kind: 'cold-static', effortSeconds: first.body.effortSeconds },
+        fact: { kind: 'cold-static', warmShare: first.body.effortSeconds / context.preparation.warmEffortSeconds },
         mend: warmFirst(context, first.timed, first.body),
       },
     ];
   },
-  words: ({ effortSeconds }, { name }) => ({
+  words: ({ warmShare }, { name }) => ({
     title: 'Stretched cold',
-    sentence: `${name}: held ${warmthWords(effortSeconds)}.`,
+    sentence: `${name}: held ${warmthWords(warmShare)}.`,
   }),
 });

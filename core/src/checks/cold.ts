@@ -1,5 +1,4 @@
 import { bodiesThrough, type BodyState } from '../preparation/bodies.js';
-import { preparationSettings } from '../preparation/settings.js';
 import type { PlanEdit } from '../class-plan/edit.js';
 import type { Movement } from '../movement/movement.js';
 import type { Region } from '../movement/region.js';
@@ -9,10 +8,10 @@ import { mendItem, suitableMovement } from './suitable-movement.js';
 
 /** Items at which bodies are in some state, with that state, in the order of the class. */
 export function itemsAt(
-  { timeline }: CheckContext,
+  { timeline, preparation }: CheckContext,
   isSuch: (timed: TimedItem, body: BodyState) => boolean,
 ): readonly { readonly timed: TimedItem; readonly body: BodyState }[] {
-  const bodies = bodiesThrough(timeline);
+  const bodies = bodiesThrough(timeline, preparation);
   const found: { readonly timed: TimedItem; readonly body: BodyState }[] = [];
   for (const [index, timed] of timeline.items.entries()) {
     const body = bodies[index];
@@ -31,9 +30,11 @@ export function coldReason(movement: Movement): 'region' | (typeof guardedHazard
   return movement.loads.some(({ region, amount }) => amount >= 2 && guardedRegions.has(region)) ? 'region' : null;
 }
 
-/** How warm, in words for a sentence: `a quarter of the way to warm`. */
-export function warmthWords(effortSeconds: number): string {
-  const share = effortSeconds / preparationSettings.warmEffortSeconds;
+/**
+ * How warm, in words for a sentence: `a quarter of the way to warm`.
+ * @param share of what makes a body warm
+ */
+export function warmthWords(share: number): string {
   if (share < 0.1) return 'before anybody has moved much';
   if (share < 0.4) return 'when bodies are a quarter of the way to warm';
   return share < 0.65 ? 'when bodies are half-way to warm' : 'when bodies are nearly, not quite, warm';
@@ -41,13 +42,13 @@ export function warmthWords(effortSeconds: number): string {
 
 /** Puts a pulse-raiser before the item, as long as is missing, in steps of a quarter of a minute. */
 export function warmFirst(context: CheckContext, timed: TimedItem, { effortSeconds }: BodyState): readonly PlanEdit[] | null {
-  const missing = preparationSettings.warmEffortSeconds - effortSeconds;
+  const missing = context.preparation.warmEffortSeconds - effortSeconds;
   return raiseBefore(context, timed, (effort) => Math.ceil(missing / effort / 15) * 15);
 }
 
 /** Puts half a minute or so of moving before the item. */
 export function rewarmFirst(context: CheckContext, timed: TimedItem): readonly PlanEdit[] | null {
-  return raiseBefore(context, timed, () => Math.ceil(preparationSettings.rewarmSeconds / 15) * 15);
+  return raiseBefore(context, timed, () => Math.ceil(context.preparation.rewarmSeconds / 15) * 15);
 }
 
 function raiseBefore(context: CheckContext, timed: TimedItem, secondsAt: (effort: number) => number): readonly PlanEdit[] | null {

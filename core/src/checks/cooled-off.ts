@@ -3,6 +3,7 @@ import type { Region } from '../movement/region.js';
 import type { Seconds } from '../values/unit.js';
 import { clockText } from '../values/clock-text.js';
 import { defineCheck } from './check.js';
+import { coolsAfter } from './preparation-rules.js';
 import { itemsAt, rewarmFirst } from './cold.js';
 import type { Found } from './finding.js';
 
@@ -37,6 +38,10 @@ export interface Fact {
 /** A warm body stood or moved gently for three minutes, and then jumps, kicks, splits or goes upside down. */
 export const cooledOff = defineCheck({
   id: 'cooled-off',
+  title: 'Cooled off',
+  says: 'Jumps, kicks, splits or upside-downs come after warm bodies have cooled off.',
+  gravest: 'caution',
+  numbers: [coolsAfter],
   look: (context): readonly Found<Fact>[] => {
     // a split of the cool-down is eased into, not thrown
     const cold = itemsAt(

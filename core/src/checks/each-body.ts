@@ -120,8 +120,3 @@ function othersIn(context: CheckContext): ReadonlyMap<ItemId, readonly Movement[
   knownOthers.set(context, others);
   return others;
 }
-
-/** A limit that grows with age, in whole years. */
-export function byAge(steps: readonly { readonly upToYears: number; readonly limit: number }[]): (ageYears: number) => number {
-  return (ageYears) => (steps.find(({ upToYears }) => Math.floor(ageYears) <= upToYears) ?? steps.at(-1))?.limit ?? Infinity;
-}

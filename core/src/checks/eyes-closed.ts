@@ -12,6 +12,9 @@ export interface Fact {
 /** With eyes closed one stands or feels; who travels, jumps, turns or goes upside down has to see the room. Ours, beyond safety.md. */
 export const eyesClosed = defineCheck({
   id: 'eyes-closed',
+  title: 'Eyes closed',
+  says: 'Eyes are closed while one travels, jumps or turns.',
+  gravest: 'caution',
   look: ({ timeline }): readonly Found<Fact>[] => {
     const itemIds = firstRounds(timeline.items)
       .filter(

@@ -23,6 +23,9 @@ const sentences: Readonly<Record<Short, string>> = {
 /** Items need more room than the smallest home that is to do them, or than the instructor and the camera have: one finding per cause. */
 export const footprint = defineCheck({
   id: 'footprint',
+  title: 'Room',
+  says: 'It takes more room than there is at home, or than the camera shows.',
+  gravest: 'caution',
   look: (context): readonly Found<Fact>[] => [...homeLacks(context, 'space'), ...shown(context)],
   words: (fact, told) =>
     fact.kind === 'home-lacks'

@@ -1,15 +1,23 @@
 import { clockText } from '../values/clock-text.js';
 import type { Seconds } from '../values/unit.js';
 import { defineCheck } from './check.js';
-import { bodiesIn, byAge, itemsWhere, overLimit } from './each-body.js';
+import { limitAt, ruleByAge } from './club-rules.js';
+import { bodiesIn, itemsWhere, overLimit } from './each-body.js';
 import type { Found } from './finding.js';
 import { handsSeconds, onHands } from './wrist-time.js';
 
-/** The most weight on the hands in a class, in seconds, by age; safety.md. */
-export const handsVolumeLimits = [
-  { upToYears: 7, limit: 150 },
-  { upToYears: 99, limit: 240 },
-] as const;
+/** The most weight on the hands in a class, by age; safety.md. */
+export const inAll = ruleByAge({
+  id: 'hands-volume.in-all',
+  words: 'On the hands in a class at most',
+  unit: 'seconds',
+  usual: [
+    { upToYears: 7, limit: 150 },
+    { upToYears: 99, limit: 240 },
+  ],
+  least: 20,
+  most: 1800,
+});
 
 export interface Fact {
   readonly kind: 'hands-volume';
@@ -20,13 +28,17 @@ export interface Fact {
 /** More weight on the hands in the class as a whole than wrists of this age bear. */
 export const handsVolume = defineCheck({
   id: 'hands-volume',
+  title: 'On the hands in all',
+  says: 'The hands carry for long in the class as a whole.',
+  gravest: 'caution',
+  numbers: [inAll],
   look: (context): readonly Found<Fact>[] => {
     const items = itemsWhere(context, onHands);
     if (items.length === 0) return [];
     const over = overLimit(
       bodiesIn(context),
       (body) => items.reduce((sum, timed) => sum + handsSeconds(body, timed), 0),
-      byAge(handsVolumeLimits),
+      limitAt(context, inAll),
     );
     if (!over) return [];
     const { amount, limit, ...whose } = over;

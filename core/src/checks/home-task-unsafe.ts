@@ -16,6 +16,9 @@ export interface Fact {
 /** The home task holds what is not for home, or what wants an adult at hand for a child who has none. One finding, mended by leaving it out. */
 export const homeTaskUnsafe = defineCheck({
   id: 'home-task-unsafe',
+  title: 'Home task',
+  says: 'The home task holds what is not for home, or what a child needs an adult for who has none at hand.',
+  gravest: 'stop',
   look: (context): readonly Found<Fact>[] => {
     const { homeTask } = context.plan;
     if (!homeTask) return [];

@@ -4,21 +4,36 @@ import type { Movement } from '../movement/movement.js';
 import { phraseLandings } from '../movement/phrase-loads.js';
 import type { TimedItem } from '../timing/timeline.js';
 import { defineCheck, type CheckContext } from './check.js';
-import { bodiesIn, byAge, itemsWhere, overLimit } from './each-body.js';
+import { limitAt, numberIn, ruleByAge, ruleNumber } from './club-rules.js';
+import { bodiesIn, itemsWhere, overLimit } from './each-body.js';
 import type { Found } from './finding.js';
 import { mendItem } from './suitable-movement.js';
 
-export const landingLimits = {
-  most: [
+export const mostLandings = ruleByAge({
+  id: 'landings.most',
+  words: 'Hard landings in a class at most',
+  unit: 'times',
+  usual: [
     { upToYears: 6, limit: 40 },
     { upToYears: 9, limit: 60 },
     { upToYears: 99, limit: 80 },
   ],
-  /** The movement in which the position of a landing is learnt. */
-  position: 'landing-position',
-  /** So many small jumps practise it as well. */
-  smallJumps: 6,
-} as const;
+  least: 0,
+  most: 500,
+});
+
+/** So many small jumps practise landing as well as its position does. */
+export const smallJumps = ruleNumber({
+  id: 'landings.small-jumps',
+  words: 'Small jumps that practise landing',
+  unit: 'times',
+  usual: 6,
+  least: 1,
+  most: 50,
+});
+
+/** The movement in which the position of a landing is learnt. */
+const position = 'landing-position';
 
 const isHard = ({ hazards }: Movement): boolean => hazards.includes('hard-landing');
 
@@ -62,6 +77,10 @@ export type Fact =
 /** Too many hard landings in the class, or hard landings, leaps or jumping kicks before landing was practised. */
 export const landings = defineCheck({
   id: 'landings',
+  title: 'Landings',
+  says: 'There are many hard landings, or they come before landing was practised.',
+  gravest: 'caution',
+  numbers: [mostLandings, smallJumps],
   look: (context): readonly Found<Fact>[] => [...tooMany(context), ...unpractised(context)],
   words: (fact, { name }) =>
     fact.kind === 'too-many-landings'
@@ -87,7 +106,7 @@ function tooMany(context: CheckContext): readonly Found<Fact>[] {
         const movingSeconds = timed.movingSeconds * done.share;
         return sum + landingsOf({ ...timed, movement: done.movement, movingSeconds, item: { ...timed.item, dose: done.dose } });
       }, 0),
-    byAge(landingLimits.most),
+    limitAt(context, mostLandings),
   );
   if (!over) return [];
   const { amount, limit, ...whose } = over;
@@ -97,24 +116,25 @@ function tooMany(context: CheckContext): readonly Found<Fact>[] {
 
 function unpractised(context: CheckContext): readonly Found<Fact>[] {
   const { items } = context.timeline;
+  const enough = numberIn(context, smallJumps);
   let small = 0;
   const early: TimedItem[] = [];
   for (const timed of items) {
-    if (timed.movement.slug === landingLimits.position || small >= landingLimits.smallJumps) break;
+    if (timed.movement.slug === position || small >= enough) break;
     if (wantsLanding(timed.movement)) early.push(timed);
     else if (isAirborne(timed.movement)) small += landingsOf(timed);
   }
   const [first] = early;
-  const position = context.library.get(landingLimits.position);
-  if (!first || !position) return [];
-  const late = items.find(({ movement }) => movement.slug === landingLimits.position);
+  const practice = context.library.get(position);
+  if (!first || !practice) return [];
+  const late = items.find(({ movement }) => movement.slug === position);
   const place = { at: 'before', item: first.item.id } as const;
   return [
     {
       severity: 'caution',
       itemIds: [...new Set(early.map(({ item }) => item.id))],
       fact: { kind: 'landing-not-practised' },
-      mend: late ? [{ kind: 'move', item: late.item.id, place }] : [{ kind: 'insert', item: mendItem(position, context), place }],
+      mend: late ? [{ kind: 'move', item: late.item.id, place }] : [{ kind: 'insert', item: mendItem(practice, context), place }],
     },
   ];
 }

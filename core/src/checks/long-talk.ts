@@ -2,15 +2,22 @@ import { clockText } from '../values/clock-text.js';
 import { talksIn } from '../timing/longest-talk.js';
 import type { Seconds } from '../values/unit.js';
 import { defineCheck } from './check.js';
-import { byAge } from './each-body.js';
+import { limitAt, ruleByAge } from './club-rules.js';
 import type { Found } from './finding.js';
 
-/** How long in one piece children listen without moving, in seconds, by the mean age; safety.md. */
-export const talkLengthLimits = [
-  { upToYears: 6, limit: 60 },
-  { upToYears: 9, limit: 90 },
-  { upToYears: 99, limit: 150 },
-] as const;
+/** How long in one piece children listen without moving, by the mean age; safety.md. */
+export const talkAtOnce = ruleByAge({
+  id: 'long-talk.at-once',
+  words: 'Listening in one piece at most',
+  unit: 'seconds',
+  usual: [
+    { upToYears: 6, limit: 60 },
+    { upToYears: 9, limit: 90 },
+    { upToYears: 99, limit: 150 },
+  ],
+  least: 15,
+  most: 900,
+});
 
 export interface Fact {
   readonly kind: 'long-talk';
@@ -22,9 +29,13 @@ export interface Fact {
 /** Too long in one piece without moving, the safety talk aside. */
 export const longTalk = defineCheck({
   id: 'long-talk',
-  look: ({ timeline, meanYears }): readonly Found<Fact>[] => {
-    const limitSeconds = byAge(talkLengthLimits)(meanYears);
-    const long = talksIn(timeline.items).filter(({ seconds }) => Math.round(seconds) > limitSeconds);
+  title: 'Long talk',
+  says: 'Children listen for too long without moving, the safety talk aside.',
+  gravest: 'caution',
+  numbers: [talkAtOnce],
+  look: (context): readonly Found<Fact>[] => {
+    const limitSeconds = limitAt(context, talkAtOnce)(context.meanYears);
+    const long = talksIn(context.timeline.items).filter(({ seconds }) => Math.round(seconds) > limitSeconds);
     if (long.length === 0) return [];
     return [
       {

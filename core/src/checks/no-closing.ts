@@ -9,6 +9,9 @@ export interface Fact {
 /** Nothing closes the class. Silent on an empty plan. */
 export const noClosing = defineCheck({
   id: 'no-closing',
+  title: 'Closing',
+  says: 'Nothing closes the class.',
+  gravest: 'hint',
   look: (context): readonly Found<Fact>[] => {
     const { items } = context.timeline;
     if (items.length === 0 || items.some(({ section }) => section.kind === 'closing')) return [];

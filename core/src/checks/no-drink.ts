@@ -1,15 +1,22 @@
 import { clockText } from '../values/clock-text.js';
 import type { Seconds } from '../values/unit.js';
 import { defineCheck, type CheckContext } from './check.js';
-import { byAge } from './each-body.js';
+import { limitAt, ruleByAge } from './club-rules.js';
 import type { Found } from './finding.js';
 import { drinksInside, partedBy, type Unparted } from './without-pause.js';
 
-/** How long without a drink, in seconds of the clock, by age; safety.md. */
-export const drinkLimits = [
-  { upToYears: 6, limit: 15 * 60 },
-  { upToYears: 99, limit: 20 * 60 },
-] as const;
+/** How long without a drink, on the clock, by age; safety.md. */
+export const withoutDrink = ruleByAge({
+  id: 'no-drink.without',
+  words: 'Without a drink at most',
+  unit: 'minutes',
+  usual: [
+    { upToYears: 6, limit: 15 },
+    { upToYears: 99, limit: 20 },
+  ],
+  least: 5,
+  most: 60,
+});
 
 export interface Fact {
   readonly kind: 'no-drink';
@@ -20,18 +27,22 @@ export interface Fact {
 export const lengthOf = (part: Unparted): Seconds => part.reduce((sum, { seconds }) => sum + seconds, 0);
 
 /** Parts of the class in which nobody drinks for too long. */
-export function dryParts({ timeline, youngestYears }: CheckContext): {
+export function dryParts(context: CheckContext): {
   readonly parts: readonly Unparted[];
   readonly limitSeconds: Seconds;
 } {
-  const limitSeconds = byAge(drinkLimits)(youngestYears);
-  const parts = partedBy(timeline.items, ({ movement }) => movement.kind === 'break');
+  const limitSeconds = 60 * limitAt(context, withoutDrink)(context.youngestYears);
+  const parts = partedBy(context.timeline.items, ({ movement }) => movement.kind === 'break');
   return { parts: parts.filter((part) => Math.round(lengthOf(part)) > limitSeconds), limitSeconds };
 }
 
 /** Too long without a drink. */
 export const noDrink = defineCheck({
   id: 'no-drink',
+  title: 'A drink',
+  says: 'Nobody drinks for too long.',
+  gravest: 'caution',
+  numbers: [withoutDrink],
   look: (context): readonly Found<Fact>[] => {
     const { parts, limitSeconds } = dryParts(context);
     if (parts.length === 0) return [];

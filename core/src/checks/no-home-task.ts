@@ -16,6 +16,9 @@ const storyTelling: ReadonlySet<MovementSlug> = new Set(['story-rest', 'term-rev
 /** Nothing is sent home for the week. Silent on an empty plan. */
 export const noHomeTask = defineCheck({
   id: 'no-home-task',
+  title: 'A task for home',
+  says: 'Nothing is given for home.',
+  gravest: 'hint',
   look: (context): readonly Found<Fact>[] => {
     const { items } = context.timeline;
     if (context.plan.homeTask) return [];

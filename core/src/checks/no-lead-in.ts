@@ -13,6 +13,9 @@ export interface Fact {
 /** New skills that stand without any of what leads to them, nor a step of them, earlier in the class. */
 export const noLeadIn = defineCheck({
   id: 'no-lead-in',
+  title: 'Lead-in',
+  says: 'A new skill comes without anything that leads to it.',
+  gravest: 'hint',
   look: (context): readonly Found<Fact>[] => {
     const before = new Set<MovementSlug>();
     const bare: TimedItem[] = [];

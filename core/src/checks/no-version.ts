@@ -19,6 +19,9 @@ export interface Fact {
  */
 export const noVersion = defineCheck({
   id: 'no-version',
+  title: 'A version for everybody',
+  says: 'A child has no version of an item for a reason of age, health or grade.',
+  gravest: 'stop',
   look: (context): readonly Found<Fact>[] => {
     const barred = byItem(
       context,

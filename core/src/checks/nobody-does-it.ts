@@ -12,6 +12,9 @@ export interface Fact {
 /** Most children expected get another movement: then the item is wrong, not the children. One finding for all such items. */
 export const nobodyDoesIt = defineCheck({
   id: 'nobody-does-it',
+  title: 'Hardly anybody does it',
+  says: 'Most children get another movement than the one that is planned.',
+  gravest: 'caution',
   look: ({ versions, children }): readonly Found<Fact>[] => {
     const others = groupBy(
       versions.filter(({ tier }) => tier === 'instead'),

@@ -26,6 +26,9 @@ export interface Fact {
  */
 export const oneForAll = defineCheck({
   id: 'one-for-all',
+  title: 'One version for all',
+  says: 'A skill, a drill, strength or a combination has one version in a group of mixed grades.',
+  gravest: 'hint',
   look: ({ timeline, library, children, ladder, startsAt, versions }): readonly Found<Fact>[] => {
     const single = firstRounds(timeline.items).filter(
       ({ item, movement }) => item.tiers.length === 1 && learnt.has(movement.kind) && tiersOf(movement).length > 1,

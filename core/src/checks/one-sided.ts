@@ -30,6 +30,9 @@ interface Amounts {
  */
 export const oneSided = defineCheck({
   id: 'one-sided',
+  title: 'One side only',
+  says: 'Something is done for one side only, or more for one than for the other.',
+  gravest: 'caution',
   look: ({ timeline }): readonly Found<Fact>[] => {
     const bySlug = [
       ...groupBy(

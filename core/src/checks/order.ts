@@ -11,6 +11,9 @@ export type Fact =
 /** Sections out of order, or what leads to a skill after the skill. */
 export const order = defineCheck({
   id: 'order',
+  title: 'Order of sections',
+  says: 'Sections are out of order, or a drill comes after its skill.',
+  gravest: 'hint',
   look: (context): readonly Found<Fact>[] => [...sectionsOutOfOrder(context), ...basicsAfterSkill(context)],
   words: (fact, { name }) =>
     fact.kind === 'section-late'

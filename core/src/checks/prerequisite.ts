@@ -17,6 +17,9 @@ const learnt: ReadonlySet<MovementKind> = new Set(['skill', 'combination', 'dril
 /** Skills for which children lack a prerequisite, and neither a version nor something else fits: one finding per prerequisite. */
 export const prerequisite = defineCheck({
   id: 'prerequisite',
+  title: 'Prerequisites',
+  says: 'A child has not shown what a skill builds on, and nothing easier fits.',
+  gravest: 'stop',
   look: (context): readonly Found<Fact>[] =>
     [...groupBy(lacking(context), ({ wanted }) => wanted)].map(([movement, items]): Found<Fact> => {
       const childIds = [...new Set(items.flatMap(({ versions }) => childrenOf(versions)))];

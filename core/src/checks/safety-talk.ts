@@ -16,6 +16,9 @@ export interface Fact {
 /** No safety and space talk before the first movement. */
 export const safetyTalk = defineCheck({
   id: 'safety-talk',
+  title: 'Safety and space talk',
+  says: 'No safety and space talk comes before the first movement.',
+  gravest: 'stop',
   look: (context): readonly Found<Fact>[] => {
     const { items } = context.timeline;
     const firstMove = items.findIndex(moves);

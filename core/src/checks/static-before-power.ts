@@ -2,22 +2,28 @@ import type { PlanEdit } from '../class-plan/edit.js';
 import type { TimedItem } from '../timing/timeline.js';
 import type { Seconds } from '../values/unit.js';
 import { defineCheck, type CheckContext } from './check.js';
+import { numberIn, ruleNumber } from './club-rules.js';
 import { isKick } from './cooled-off.js';
 import type { Found } from './finding.js';
 import { mendItem, suitableMovement } from './suitable-movement.js';
 
-export const staticBeforePowerSettings = { longHoldSeconds: 10, fullEffort: 4 } as const;
+export const longHold = ruleNumber({
+  id: 'static-before-power.long-hold',
+  words: 'A hold is long from more than',
+  unit: 'seconds',
+  usual: 10,
+  least: 1,
+  most: 120,
+});
+
+const fullEffort = 4;
 
 const powerHazards = ['hard-landing', 'soft-landing', 'travels-fast', 'rotation'] as const;
 
 /** Jumps, kicks, sprints and turns. */
 function isPower({ movement }: TimedItem): boolean {
   if (!['drill', 'skill', 'combination', 'game', 'strength'].includes(movement.kind)) return false;
-  return (
-    movement.effort >= staticBeforePowerSettings.fullEffort ||
-    isKick(movement) ||
-    powerHazards.some((hazard) => movement.hazards.includes(hazard))
-  );
+  return movement.effort >= fullEffort || isKick(movement) || powerHazards.some((hazard) => movement.hazards.includes(hazard));
 }
 
 function heldSeconds({ item, movement }: TimedItem): Seconds {
@@ -34,11 +40,16 @@ export interface Fact {
 /** In a dynamic-first programme, long holds before jumps, kicks, sprints or turns; mended by moving stretches in their place. */
 export const staticBeforePower = defineCheck({
   id: 'static-before-power',
+  title: 'Long hold before power',
+  says: 'Where moving stretches come first: long holds before jumps, kicks, sprints or turns.',
+  gravest: 'caution',
+  numbers: [longHold],
   look: (context): readonly Found<Fact>[] => {
     if (context.stretchingSchool !== 'dynamic-first') return [];
     const { items } = context.timeline;
     const last = items.findLastIndex(isPower);
-    const long = items.slice(0, Math.max(0, last)).filter((timed) => heldSeconds(timed) > staticBeforePowerSettings.longHoldSeconds);
+    const most = numberIn(context, longHold);
+    const long = items.slice(0, Math.max(0, last)).filter((timed) => heldSeconds(timed) > most);
     if (long.length === 0) return [];
     const mends = long.map((timed) => movingInstead(context, timed));
     return [

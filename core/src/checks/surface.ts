@@ -14,6 +14,9 @@ export type Fact = HomeLacks | { readonly kind: 'own-floor' };
 /** The floor at home is not for it, or the floor where it is taught and shown. */
 export const surface = defineCheck({
   id: 'surface',
+  title: 'Floor',
+  says: 'A floor, at home or where you teach, is not for what is done on it.',
+  gravest: 'stop',
   look: (context): readonly Found<Fact>[] => [...homeLacks(context, 'surface', severityOf), ...ownFloor(context)],
   words: (fact, told) =>
     fact.kind === 'home-lacks'

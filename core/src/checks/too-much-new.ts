@@ -1,14 +1,21 @@
 import type { MovementKind } from '../movement/kind.js';
 import { defineCheck } from './check.js';
-import { byAge } from './each-body.js';
+import { limitAt, ruleByAge } from './club-rules.js';
 import type { Found } from './finding.js';
 
 /** How many new skills, drills and combinations a class takes, by the mean age; safety.md. */
-export const newLimits = [
-  { upToYears: 6, limit: 1 },
-  { upToYears: 9, limit: 2 },
-  { upToYears: 99, limit: 3 },
-] as const;
+export const mostNew = ruleByAge({
+  id: 'too-much-new.most',
+  words: 'New skills, drills and combinations at most',
+  unit: 'items',
+  usual: [
+    { upToYears: 6, limit: 1 },
+    { upToYears: 9, limit: 2 },
+    { upToYears: 99, limit: 3 },
+  ],
+  least: 0,
+  most: 20,
+});
 
 const learnt: ReadonlySet<MovementKind> = new Set(['skill', 'drill', 'combination']);
 
@@ -21,8 +28,13 @@ export interface Fact {
 /** More that is new than children of this age take in. */
 export const tooMuchNew = defineCheck({
   id: 'too-much-new',
-  look: ({ timeline, meanYears, isGroupKnown }): readonly Found<Fact>[] => {
-    const most = byAge(newLimits)(meanYears);
+  title: 'Much that is new',
+  says: 'More is new than children of this age take in.',
+  gravest: 'caution',
+  numbers: [mostNew],
+  look: (context): readonly Found<Fact>[] => {
+    const { timeline, isGroupKnown } = context;
+    const most = limitAt(context, mostNew)(context.meanYears);
     const fresh = timeline.items.filter(
       ({ movement, familiarity, item }) =>
         learnt.has(movement.kind) && familiarity === 'new' && (isGroupKnown || item.familiarity === 'new'),

@@ -7,6 +7,8 @@ import type { Load, Region } from '../movement/region.js';
 import { bodiesThrough, graveRegions } from '../preparation/bodies.js';
 import type { TimedItem } from '../timing/timeline.js';
 import { defineCheck, type CheckContext } from './check.js';
+import { numberIn } from './club-rules.js';
+import { staysReady } from './preparation-rules.js';
 import type { Found } from './finding.js';
 import { mendItem, suitableMovement } from './suitable-movement.js';
 
@@ -14,6 +16,8 @@ export interface Fact {
   readonly kind: 'unprepared-region';
   /** In the order in which they are loaded. */
   readonly regions: readonly Region[];
+  /** For so long what was readied stays ready. */
+  readonly withinMinutes: number;
 }
 
 /** The trunk bears its load by what it does: only much of it wants readying. */
@@ -26,11 +30,16 @@ interface Unready {
   readonly region: Region;
 }
 
-/** Items load regions that nothing has readied in the last 15 minutes and that are not in use: grave ones together, others together. */
+/** Items load regions that nothing has readied lately and that are not in use: grave ones together, others together. */
 export const unpreparedRegion = defineCheck({
   id: 'unprepared-region',
+  title: 'Region not prepared',
+  says: 'A part of the body is loaded that nothing has readied and that is not in use.',
+  gravest: 'stop',
+  numbers: [staysReady],
   look: (context): readonly Found<Fact>[] => {
-    const bodies = bodiesThrough(context.timeline);
+    const bodies = bodiesThrough(context.timeline, context.preparation);
+    const withinMinutes = numberIn(context, staysReady);
     const unready = context.timeline.items.flatMap((timed, index): readonly Unready[] =>
       (bodies[index]?.loads ?? []).flatMap(({ load, readySecondsAgo }) =>
         readySecondsAgo === null && counts(timed.movement, load) ? [{ timed, region: load.region }] : [],
@@ -43,7 +52,7 @@ export const unpreparedRegion = defineCheck({
             {
               severity,
               itemIds: [...new Set(some.map(({ timed }) => timed.item.id))],
-              fact: { kind: 'unprepared-region', regions: [...new Set(some.map(({ region }) => region))] },
+              fact: { kind: 'unprepared-region', regions: [...new Set(some.map(({ region }) => region))], withinMinutes },
               mend: prepareFirst(context, some),
             },
           ];
@@ -58,9 +67,9 @@ export const unpreparedRegion = defineCheck({
       ),
     ];
   },
-  words: ({ regions }, { name }) => ({
+  words: ({ regions, withinMinutes }, { name }) => ({
     title: `${capitalised(listText(regions.map(regionWord)))} not prepared`,
-    sentence: `${name}: nothing in the 15 minutes before readies the ${listText(regions.map(regionWord))}.`,
+    sentence: `${name}: nothing in the ${String(withinMinutes)} minutes before readies the ${listText(regions.map(regionWord))}.`,
   }),
 });
 

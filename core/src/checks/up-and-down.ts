@@ -1,7 +1,24 @@
 import { defineCheck } from './check.js';
+import { numberIn, ruleNumber } from './club-rules.js';
 import type { Found } from './finding.js';
 
-export const upAndDownLimits = { secondsPerChange: 300, reframings: 4 } as const;
+export const changesPer = ruleNumber({
+  id: 'up-and-down.per-change',
+  words: 'One way down or up in',
+  unit: 'minutes',
+  usual: 5,
+  least: 1,
+  most: 60,
+});
+
+export const mostReframings = ruleNumber({
+  id: 'up-and-down.reframings',
+  words: 'The camera is moved at most',
+  unit: 'times',
+  usual: 4,
+  least: 0,
+  most: 30,
+});
 
 export type Fact =
   | { readonly kind: 'up-and-down'; readonly changes: number; readonly most: number }
@@ -10,15 +27,18 @@ export type Fact =
 /** The children go down and up, or the camera is moved, more often than is worth it. */
 export const upAndDown = defineCheck({
   id: 'up-and-down',
-  look: ({ timeline }): readonly Found<Fact>[] => {
-    const { levelChanges, reframings, totalSeconds } = timeline;
-    const most = Math.max(1, Math.floor(totalSeconds / upAndDownLimits.secondsPerChange));
+  title: 'Up and down',
+  says: 'The children go down and up, or the camera is moved, more often than it is worth.',
+  gravest: 'hint',
+  numbers: [changesPer, mostReframings],
+  look: (context): readonly Found<Fact>[] => {
+    const { levelChanges, reframings, totalSeconds } = context.timeline;
+    const most = Math.max(1, Math.floor(totalSeconds / (60 * numberIn(context, changesPer))));
+    const mostMoves = numberIn(context, mostReframings);
     const about = { severity: 'hint', itemIds: [], mend: null } as const;
     return [
       ...(levelChanges > most ? [{ ...about, fact: { kind: 'up-and-down', changes: levelChanges, most } as const }] : []),
-      ...(reframings > upAndDownLimits.reframings
-        ? [{ ...about, fact: { kind: 'reframed', times: reframings, most: upAndDownLimits.reframings } as const }]
-        : []),
+      ...(reframings > mostMoves ? [{ ...about, fact: { kind: 'reframed', times: reframings, most: mostMoves } as const }] : []),
     ];
   },
   words: (fact) =>

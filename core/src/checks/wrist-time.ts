@@ -4,31 +4,45 @@ import { onHandsSeconds } from '../preparation/on-hands.js';
 import type { TimedItem } from '../timing/timeline.js';
 import type { ItemId, Seconds } from '../values/unit.js';
 import { defineCheck, type CheckContext } from './check.js';
-import { bodiesIn, byAge, itemsWhere, named, type OneBody } from './each-body.js';
+import { limitAt, numberIn, ruleByAge, ruleNumber } from './club-rules.js';
+import { bodiesIn, itemsWhere, named, type OneBody } from './each-body.js';
 import type { Found } from './finding.js';
 import { mendItem, suitableMovement } from './suitable-movement.js';
 
-export const wristLimits = {
-  atOnce: [
+export const atOnce = ruleByAge({
+  id: 'wrist-time.at-once',
+  words: 'On the hands at a stretch at most',
+  unit: 'seconds',
+  usual: [
     { upToYears: 7, limit: 60 },
     { upToYears: 99, limit: 90 },
   ],
-  reliefSeconds: 30,
-} as const;
+  least: 10,
+  most: 600,
+});
+
+export const relief = ruleNumber({
+  id: 'wrist-time.relief',
+  words: 'Relief for the wrists in between at least',
+  unit: 'seconds',
+  usual: 30,
+  least: 5,
+  most: 180,
+});
 
 export interface Fact {
   readonly kind: 'wrist-time';
   readonly seconds: Seconds;
   readonly limitSeconds: Seconds;
+  readonly reliefSeconds: Seconds;
 }
 
-/** Weight on the hands with less than half a minute of relief in between. */
+/** Weight on the hands with less relief in between than it takes. */
 interface Stretch {
   readonly items: readonly TimedItem[];
   readonly seconds: Seconds;
 }
 
-const limitOf = byAge(wristLimits.atOnce);
 export const onHands = (movement: Movement): boolean => movement.hazards.includes('weight-on-hands');
 
 /** Seconds of weight on the hands that an item costs a body. */
@@ -37,19 +51,25 @@ export function handsSeconds(body: OneBody, timed: TimedItem): Seconds {
   return done ? onHandsSeconds({ movement: done.movement, movingSeconds: timed.movingSeconds * done.share }, done.dose) : 0;
 }
 
-/** Too long on the hands without half a minute of relief. */
+/** Too long on the hands without relief. */
 export const wristTime = defineCheck({
   id: 'wrist-time',
+  title: 'Long on the hands',
+  says: 'The hands carry for long at a stretch, without relief for the wrists.',
+  gravest: 'caution',
+  numbers: [atOnce, relief],
   look: (context): readonly Found<Fact>[] => {
     const items = itemsWhere(context, onHands);
     if (items.length === 0) return [];
     const bodies = bodiesIn(context);
+    const limitOf = limitAt(context, atOnce);
+    const reliefSeconds = numberIn(context, relief);
     const itemIds = new Set<ItemId>();
     const over: OneBody[] = [];
     let worst: (Stretch & { readonly limit: Seconds }) | null = null;
     for (const body of bodies) {
       const limit = limitOf(body.ageYears);
-      const tooLong = stretchesOf(body, items).filter(({ seconds }) => seconds > limit + 0.5);
+      const tooLong = stretchesOf(body, items, reliefSeconds).filter(({ seconds }) => seconds > limit + 0.5);
       if (tooLong.length > 0) over.push(body);
       for (const stretch of tooLong) {
         for (const { item } of stretch.items) itemIds.add(item.id);
@@ -63,18 +83,18 @@ export const wristTime = defineCheck({
         severity: 'caution',
         itemIds: inOrder,
         ...named(over, bodies),
-        fact: { kind: 'wrist-time', seconds: Math.round(worst.seconds), limitSeconds: worst.limit },
-        mend: relief(context, worst),
+        fact: { kind: 'wrist-time', seconds: Math.round(worst.seconds), limitSeconds: worst.limit, reliefSeconds },
+        mend: relieved(context, worst),
       },
     ];
   },
-  words: ({ seconds, limitSeconds }, { name }) => ({
+  words: ({ seconds, limitSeconds, reliefSeconds }, { name }) => ({
     title: `${clockText(seconds)} on the hands`,
-    sentence: `${name}: at this age ${String(limitSeconds)} seconds without half a minute of relief are usual.`,
+    sentence: `${name}: at this age ${String(limitSeconds)} seconds without ${reliefSeconds === 30 ? 'half a minute' : `${String(reliefSeconds)} seconds`} of relief are usual.`,
   }),
 });
 
-function stretchesOf(body: OneBody, items: readonly TimedItem[]): readonly Stretch[] {
+function stretchesOf(body: OneBody, items: readonly TimedItem[], reliefSeconds: Seconds): readonly Stretch[] {
   const stretches: Stretch[] = [];
   let before: TimedItem | null = null;
   for (const timed of items) {
@@ -83,14 +103,14 @@ function stretchesOf(body: OneBody, items: readonly TimedItem[]): readonly Stret
     // what is explained before the hands come down is relief as well
     const free = before ? timed.workStartSecond - before.startSecond - before.seconds : Infinity;
     before = timed;
-    const last = free >= wristLimits.reliefSeconds ? undefined : stretches.pop();
+    const last = free >= reliefSeconds ? undefined : stretches.pop();
     stretches.push({ items: [...(last?.items ?? []), timed], seconds: (last?.seconds ?? 0) + seconds });
   }
   return stretches;
 }
 
-/** Puts half a minute for the wrists before the item that goes over; no mend where one item alone does. */
-function relief(context: CheckContext, { items, limit }: Stretch & { readonly limit: Seconds }): Found<Fact>['mend'] {
+/** Puts relief for the wrists before the item that goes over; no mend where one item alone does. */
+function relieved(context: CheckContext, { items, limit }: Stretch & { readonly limit: Seconds }): Found<Fact>['mend'] {
   let carried = 0;
   const over = items.find((timed) => (carried += onHandsSeconds(timed, timed.item.dose)) > limit);
   const helps = (movement: Movement): boolean =>
@@ -99,6 +119,6 @@ function relief(context: CheckContext, { items, limit }: Stretch & { readonly li
     helps(movement) ? movement.effort : movement.kind === 'break' ? 20 : null,
   );
   if (!over || over === items[0] || !easing) return null;
-  const item = { ...mendItem(easing, context), dose: { kind: 'timed', seconds: wristLimits.reliefSeconds } as const };
+  const item = { ...mendItem(easing, context), dose: { kind: 'timed', seconds: numberIn(context, relief) } as const };
   return [{ kind: 'insert', item, place: { at: 'before', item: over.item.id } }];
 }

@@ -1,9 +1,12 @@
 import type { CheckContext, StretchingSchool } from '../checks/check.js';
+import type { ClubRules } from '../checks/club-rules.js';
 import { findingsOn } from '../checks/all-checks.js';
+import { preparationIn } from '../checks/preparation-rules.js';
 import type { Finding } from '../checks/all-checks.js';
 import { ageBandOf } from '../movement/age-band.js';
 import type { Library } from '../movement/library.js';
 import { effortCurveOf, type EffortCurve } from '../preparation/effort-curve.js';
+import type { PreparationSettings } from '../preparation/settings.js';
 import { spanOf, type Span } from '../timing/span.js';
 import { firstRounds, timelineOf, type Timeline, type TimelineContext } from '../timing/timeline.js';
 import type { ProgrammeSlug } from '../values/unit.js';
@@ -26,6 +29,8 @@ export interface EvaluationContext extends Omit<TimelineContext, 'meanAgeYears'>
   /** When the class begins, `HH:MM`; null where that is not known. */
   readonly startsAt: string | null;
   readonly room: TeachingRoom | null;
+  /** What the club holds otherwise than usual of the checks. */
+  readonly rules: ClubRules;
 }
 
 export interface Evaluation {
@@ -33,6 +38,8 @@ export interface Evaluation {
   /** How sure the length of the class is. */
   readonly span: Span;
   readonly effort: EffortCurve;
+  /** When bodies are warm, cooled off and prepared in this club. */
+  readonly preparation: PreparationSettings;
   readonly versions: readonly Version[];
   readonly findings: readonly Finding[];
 }
@@ -50,12 +57,14 @@ export function evaluatePlan(plan: ClassPlan, library: Library, context: Evaluat
   const timeline = timelineOf(plan, library, { ...context, meanAgeYears });
   const span = spanOf(timeline, context.pace.spread);
   const effort = effortCurveOf(timeline);
+  const preparation = preparationIn(context.rules);
   const versions = versionsOf(firstRounds(timeline.items), library, context);
   const checkContext: CheckContext = {
     plan,
     timeline,
     span,
     effort,
+    preparation,
     library,
     programme: context.programme,
     slotMinutes: context.slotMinutes,
@@ -69,7 +78,8 @@ export function evaluatePlan(plan: ClassPlan, library: Library, context: Evaluat
     ladder: context.ladder,
     startsAt: context.startsAt,
     versions,
+    rules: context.rules,
     room: context.room,
   };
-  return { timeline, span, effort, versions, findings: findingsOn(checkContext) };
+  return { timeline, span, effort, preparation, versions, findings: findingsOn(checkContext) };
 }

@@ -11,7 +11,16 @@ export const longestHold: Readonly<Record<AgeBand, { readonly stretch: Seconds; 
 };
 
 /** How many times as long as it is usually done at an age a skill may be held. */
-const skillTimes = 2;
+export const skillHoldTimes = 2;
+
+/** The longest holds of one age. */
+export interface HoldLimits {
+  readonly stretch: Seconds;
+  readonly support: Seconds;
+  readonly skillTimes: number;
+}
+
+const usualHolds = (band: AgeBand): HoldLimits => ({ ...longestHold[band], skillTimes: skillHoldTimes });
 
 /** In whole years: up to 6, 7 to 9, 10 and more. */
 export function holdBandOf(years: number): AgeBand {
@@ -24,11 +33,19 @@ export function longestHoldOfKind(kind: Movement['kind'], band: AgeBand): Second
   return kind === 'static-stretch' ? longestHold[band].stretch : longestHold[band].support;
 }
 
-/** The longest single hold of a movement for an age; Infinity for what rests. A skill is held twice as long as it usually is. */
-export function longestHoldOf(movement: Pick<Movement, 'kind' | 'effort' | 'dose'>, band: AgeBand): Seconds {
+/**
+ * The longest single hold of a movement for an age; Infinity for what rests. A skill is held some times as long as it usually is.
+ * @param limits of that age, where a club has its own
+ */
+export function longestHoldOf(
+  movement: Pick<Movement, 'kind' | 'effort' | 'dose'>,
+  band: AgeBand,
+  limits: HoldLimits = usualHolds(band),
+): Seconds {
   if (movement.effort === 0) return Infinity;
   const own = movement.kind === 'skill' ? doseFor(movement, band) : null;
-  return own?.kind === 'hold' ? skillTimes * own.holdSeconds : longestHoldOfKind(movement.kind, band);
+  if (own?.kind === 'hold') return limits.skillTimes * own.holdSeconds;
+  return movement.kind === 'static-stretch' ? limits.stretch : limits.support;
 }
 
 /**
@@ -39,12 +56,13 @@ export function heldTooLong(
   movement: Pick<Movement, 'kind' | 'effort' | 'dose'>,
   dose: Dose,
   band: AgeBand,
+  limits: HoldLimits = usualHolds(band),
 ): { readonly seconds: Seconds; readonly limitSeconds: Seconds } | null {
-  const limit = longestHoldOf(movement, band);
+  const limit = longestHoldOf(movement, band, limits);
   if (dose.kind === 'hold') return dose.holdSeconds > limit ? { seconds: dose.holdSeconds, limitSeconds: limit } : null;
   const own = doseFor(movement, band);
   if (dose.kind !== 'timed' || own?.kind !== 'hold') return null;
   // of a skill that is held again and again within a time, the whole of it counts
-  const limitSeconds = movement.kind === 'skill' ? skillTimes * activeSecondsOf(own) : limit;
+  const limitSeconds = movement.kind === 'skill' ? limits.skillTimes * activeSecondsOf(own) : limit;
   return dose.seconds > limitSeconds ? { seconds: dose.seconds, limitSeconds } : null;
 }

@@ -1,7 +1,7 @@
 import type { Load, Region } from '../movement/region.js';
 import type { TimedItem, Timeline } from '../timing/timeline.js';
 import type { Seconds } from '../values/unit.js';
-import { preparationSettings } from './settings.js';
+import { preparationSettings, type PreparationSettings } from './settings.js';
 
 /** What the class has done to bodies when an item begins to move them. */
 export interface BodyState {
@@ -23,17 +23,19 @@ export const graveRegions: ReadonlySet<Region> = new Set(['wrists', 'neck', 'low
 const carrying: readonly Region[] = ['quadriceps', 'knees', 'calves', 'ankles', 'core'];
 const swinging: readonly Region[] = ['hips', 'hip-flexors', 'hamstrings', 'adductors'];
 
-const reckoned = new WeakMap<Timeline, readonly BodyState[]>();
+const reckoned = new WeakMap<Timeline, { readonly settings: PreparationSettings; readonly states: readonly BodyState[] }>();
 
 /** The bodies at each item of a timeline, round by round, in its order: reckoned once, for all who ask. */
-export function bodiesThrough(timeline: Timeline): readonly BodyState[] {
-  const known = reckoned.get(timeline) ?? reckonedAnew(timeline.items);
-  reckoned.set(timeline, known);
-  return known;
+export function bodiesThrough(timeline: Timeline, settings: PreparationSettings = preparationSettings): readonly BodyState[] {
+  const known = reckoned.get(timeline);
+  if (known?.settings === settings) return known.states;
+  const states = reckonedAnew(timeline.items, settings);
+  reckoned.set(timeline, { settings, states });
+  return states;
 }
 
-function reckonedAnew(items: readonly TimedItem[]): readonly BodyState[] {
-  const { warmEffortSeconds, gentleShare, coolSeconds, rewarmSeconds, preparedForSeconds } = preparationSettings;
+function reckonedAnew(items: readonly TimedItem[], settings: PreparationSettings): readonly BodyState[] {
+  const { warmEffortSeconds, gentleShare, coolSeconds, rewarmSeconds, preparedForSeconds } = settings;
   const readyAt = new Map<Region, Seconds>();
   let effortSeconds = 0;
   let restedSeconds = 0;

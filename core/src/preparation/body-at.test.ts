@@ -17,7 +17,7 @@ const library = aLibrary(
 );
 const at = (seconds: number) =>
   bodyAt(
-    evaluated(aPlan({ drills: [anItem('shake'), anItem('jog', { dose: { kind: 'timed', seconds } }), anItem('plank')] }), library).timeline,
+    evaluated(aPlan({ drills: [anItem('shake'), anItem('jog', { dose: { kind: 'timed', seconds } }), anItem('plank')] }), library),
     'plank',
   );
 
@@ -63,7 +63,7 @@ it('keeps a region ready as long as it is in use', () => {
           ],
         }),
         aLibrary(...library.values(), aMovement('lean', { loads: [{ region: 'wrists', amount: 1 }] })),
-      ).timeline,
+      ),
       'plank',
     )?.loads[0]?.preparedSecondsAgo;
   expect(used('breathe')).toBeNull();
@@ -84,7 +84,7 @@ it('cools off in three minutes of standing or gentle moving, and is warm again a
           ],
         }),
         library,
-      ).timeline,
+      ),
       'plank',
     )?.isCooled;
   expect([later(180, 0), later(179, 0)]).toEqual([true, false]);
@@ -92,5 +92,5 @@ it('cools off in three minutes of standing or gentle moving, and is warm again a
 });
 
 it('knows nothing of an item that is not there', () => {
-  expect(bodyAt(evaluated(aPlan({ drills: [] }), library).timeline, 'plank')).toBeNull();
+  expect(bodyAt(evaluated(aPlan({ drills: [] }), library), 'plank')).toBeNull();
 });

@@ -1,7 +1,7 @@
 import type { Effort } from '../movement/effort.js';
 import type { Timeline } from '../timing/timeline.js';
 import type { Seconds } from '../values/unit.js';
-import { preparationSettings } from './settings.js';
+import { effortCurveSettings } from './settings.js';
 
 /** Effort over a class, smoothed over a minute. */
 export interface EffortCurve {
@@ -23,7 +23,7 @@ export function effortCurveOf(timeline: Timeline): EffortCurve {
 
 /** The moving average of effort over 60 s around each point (less at both ends), of stretches one after the other. */
 export function effortCurveOver(stretches: readonly EffortStretch[]): EffortCurve {
-  const { curveStepSeconds: stepSeconds, smoothingSeconds } = preparationSettings;
+  const { curveStepSeconds: stepSeconds, smoothingSeconds } = effortCurveSettings;
   const total = stretches.reduce((sum, { seconds }) => sum + seconds, 0);
   if (total <= 0) return { stepSeconds, values: [] };
   const effortSecondsTo = integralOf(stretches);

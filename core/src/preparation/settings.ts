@@ -1,4 +1,13 @@
-/** When a body counts as warm, as cooled off, and a region as prepared. Usual cautions, after model.md; a club can change each. */
+/** When a body counts as warm, as cooled off, and a region as prepared. */
+export interface PreparationSettings {
+  readonly warmEffortSeconds: number;
+  readonly gentleShare: number;
+  readonly coolSeconds: number;
+  readonly rewarmSeconds: number;
+  readonly preparedForSeconds: number;
+}
+
+/** As is usual, after model.md; what a club may set otherwise stands in checks/preparation-rules.ts. */
 export const preparationSettings = {
   /** Σ effort × seconds of moving from which a body is warm. */
   warmEffortSeconds: 240,
@@ -9,6 +18,6 @@ export const preparationSettings = {
   /** … until it has moved so long at effort ≥ 2. */
   rewarmSeconds: 30,
   preparedForSeconds: 15 * 60,
-  smoothingSeconds: 60,
-  curveStepSeconds: 10,
-} as const;
+} as const satisfies PreparationSettings;
+
+export const effortCurveSettings = { smoothingSeconds: 60, curveStepSeconds: 10 } as const;

@@ -1,4 +1,5 @@
 import type { Finding } from '../checks/all-checks.js';
+import { usualRules } from '../checks/club-rules.js';
 import type { ClassPlan, Item } from '../class-plan/class-plan.js';
 import type { PlanEdit } from '../class-plan/edit.js';
 import { applyEdits } from '../class-plan/edit.js';
@@ -111,6 +112,7 @@ export function aContext(said: Partial<EvaluationContext> = {}): EvaluationConte
     ladder: null,
     startsAt: null,
     room: null,
+    rules: usualRules,
     ...said,
   };
 }

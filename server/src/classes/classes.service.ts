@@ -15,6 +15,7 @@ import {
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager } from 'typeorm';
+import { ChecksService } from '../club/checks.service.js';
 import { ClubService } from '../club/club.service.js';
 import { rows } from '../database/rows.js';
 import { GroupsService } from '../groups/groups.service.js';
@@ -51,6 +52,7 @@ export class ClassesService {
   constructor(
     @InjectDataSource() private readonly source: DataSource,
     private readonly clubs: ClubService,
+    private readonly checks: ChecksService,
     private readonly groups: GroupsService,
     private readonly calendar: CalendarService,
     private readonly plans: PlansService,
@@ -88,6 +90,7 @@ export class ClassesService {
       ...(await this.teachingOf(session.instructorId)),
       syllabus: await this.syllabuses.ladderOf(clubId, session.programme),
       callNames: await this.names.of(clubId, session.groupId),
+      rules: await this.checks.rules(clubId),
     };
   }
 

@@ -35,6 +35,7 @@ import { Clips1766000000000 } from './migrations/1766000000000-clips.js';
 import { CalendarsOfFamilies1766100000000 } from './migrations/1766100000000-calendars-of-families.js';
 import { LettersToTheReady1766200000000 } from './migrations/1766200000000-letters-to-the-ready.js';
 import { PhrasesAsDocuments1766300000000 } from './migrations/1766300000000-phrases-as-documents.js';
+import { RulesOfChecks1766400000000 } from './migrations/1766400000000-rules-of-checks.js';
 import { Remote1765300000000 } from './migrations/1765300000000-remote.js';
 import { TheCalendar1764900000000 } from './migrations/1764900000000-the-calendar.js';
 import { TwentyMinutes1764800000000 } from './migrations/1764800000000-twenty-minutes.js';
@@ -92,6 +93,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       CalendarsOfFamilies1766100000000,
       LettersToTheReady1766200000000,
       PhrasesAsDocuments1766300000000,
+      RulesOfChecks1766400000000,
     ],
     // run by `prepare`, by one process at a time
     migrationsRun: false,

@@ -2,7 +2,7 @@ import pg from 'pg';
 import type { EntityManager } from 'typeorm';
 
 /** What only one transaction or one process does at a time; the numbers are ours in the database. */
-export const locks = { start: 4600, founding: 4601, event: 4602, import: 4603, demo: 4604, tidy: 4605 } as const;
+export const locks = { start: 4600, founding: 4601, event: 4602, import: 4603, demo: 4604, tidy: 4605, checks: 4606 } as const;
 
 /** Holds a lock of ours until the transaction ends, alone for one subject: a club, or a club and what is imported. */
 export async function lockFor(manager: EntityManager, lock: keyof typeof locks, subject: string): Promise<void> {

@@ -11,6 +11,7 @@ import {
   planFromTemplate,
   proposeHomeTask,
   templatesFor,
+  usualRules,
   type ChildInClass,
   type ClassPlan,
   type EvaluationContext,
@@ -87,6 +88,7 @@ export class DemoPlanner {
       ladder: null,
       startsAt: null,
       room: null,
+      rules: usualRules,
     };
     const plan =
       focus === null

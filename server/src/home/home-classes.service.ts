@@ -10,6 +10,7 @@ import {
   openPlan,
   plainPace,
   sparesOn,
+  usualRules,
   type ChildInClass,
   type ClassPlan,
   type HealthNote,
@@ -172,6 +173,7 @@ export class HomeClassesService {
       ladder: await this.ladderOf(clubId, slot.programme),
       startsAt: slot.startsAt,
       room: null,
+      rules: usualRules,
     });
     return homeListOf(
       child,

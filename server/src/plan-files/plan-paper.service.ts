@@ -1,9 +1,9 @@
 import type { ClassPageResponse, ExpectedChild } from '@leiter/contract';
+import { evaluationContextOf } from '@leiter/contract/evaluation-context';
 import {
   clockText,
   circuitText,
   countsText,
-  defaultTimingSettings,
   doseText,
   homeTaskLines,
   teachingText,
@@ -11,7 +11,6 @@ import {
   figureMarkup,
   firstRounds,
   motionOf,
-  paceOf,
   roomFor,
   viewOf,
   safetyTalkOf,
@@ -55,20 +54,7 @@ export class PlanPaperService {
     if (!page.stored) throw notFound('plan');
     const library = await this.library.reckoned(asker.clubId);
     const children = page.children.filter(({ attendance }) => attendance !== 'absent');
-    const evaluation = evaluatePlan(page.stored.plan, library, {
-      settings: defaultTimingSettings,
-      exposures: new Map(page.exposures.map(({ movement, ...exposure }) => [movement, exposure])),
-      pace: paceOf(page.pace),
-      style: page.style,
-      agesYears: children.map(({ ageYears }) => ageYears),
-      programme: page.class.programme,
-      slotMinutes: page.class.lengthMinutes,
-      stretchingSchool: page.syllabus?.stretchingSchool ?? 'early-static',
-      children,
-      ladder: page.syllabus,
-      startsAt: page.class.startsAt,
-      room: page.room,
-    });
+    const evaluation = evaluatePlan(page.stored.plan, library, evaluationContextOf(page));
     const document = {
       pageSize: 'A4',
       pageMargins: [36, 34, 36, 30],

@@ -30,6 +30,7 @@ import {
 } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { ClassesService } from '../classes/classes.service.js';
+import { ChecksService } from '../club/checks.service.js';
 import { ClubService } from '../club/club.service.js';
 import type { Asker } from '../people/asker.js';
 import { LibraryService } from '../library/library.service.js';
@@ -47,6 +48,7 @@ export class PreviewService {
     private readonly library: LibraryService,
     private readonly classes: ClassesService,
     private readonly clubs: ClubService,
+    private readonly checks: ChecksService,
     private readonly syllabuses: SyllabusService,
   ) {}
 
@@ -54,11 +56,12 @@ export class PreviewService {
   async preview(asker: Asker, request: PreviewPlanRequest): Promise<Result<PlanPreviewResponse, readonly PreviewFault[]>> {
     const { clubId } = asker;
     const { plan: file, groupId, instructor } = request;
-    const [today, ladder, group, own] = await Promise.all([
+    const [today, ladder, group, own, rules] = await Promise.all([
       this.clubs.today(clubId),
       this.syllabuses.ladderOf(clubId, file.programme),
       groupId === undefined ? null : this.classes.comingContext(asker, groupId),
       this.library.library(clubId),
+      this.checks.rules(clubId),
     ]);
     const library = withInline(own, file);
     if (!library.ok) return library;
@@ -83,6 +86,7 @@ export class PreviewService {
       ladder,
       startsAt: file.startsAt ?? group?.startsAt ?? null,
       room: null,
+      rules,
     };
     const plan = readPlan(plainPlan(file), library.value, ageBandOf(meanAge(context.agesYears)));
     if (!plan.ok) return refused(plan.error.map(planFault));

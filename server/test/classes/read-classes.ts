@@ -7,6 +7,7 @@ import {
   readTeaching,
   sectionKinds,
   taughtAs,
+  usualRules,
   type ChildInClass,
   type ClassPlan,
   type EvaluationContext,
@@ -91,6 +92,7 @@ export function readClasses(text: string, library: Library): readonly WholeClass
           ladder: ladders.get(programme) ?? null,
           startsAt: '16:30',
           room: { surface: 'mat', clearLengthM: 4, clearWidthM: 3, cameraDistanceM: 3.4, cameraHeightM: 1.1, viewAngleDegrees: 78 },
+          rules: usualRules,
         },
       };
     });

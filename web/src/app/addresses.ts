@@ -44,6 +44,7 @@ export const addresses: readonly Address[] = [
   { path: '/terms/:programme', page: 'terms/terms', asks: ['library', 'syllabuses'] },
   { path: '/terms/:programme/quiz', page: 'terms/quiz', asks: ['library', 'syllabuses'] },
   { path: '/club', page: 'club/club', asks: ['groups', 'people', 'syllabuses'] },
+  { path: '/club/checks', page: 'club/checks', asks: ['club/checks'] },
   { path: '/reports', page: 'reports/reports', asks: ['library'] },
   { path: '/me', page: 'account/me', asks: [] },
 ];

@@ -53,6 +53,11 @@ export function showLiveEvent(event: LiveEvent): void {
       refreshSoon(['grading', event.gradingId]);
       refreshSoon(['gradings']);
       return;
+    case 'checks':
+      refreshSoon(['checks']);
+      refreshSoon(['class']);
+      refreshSoon(['outlook']);
+      return;
     case 'presence':
     case 'press':
       return;

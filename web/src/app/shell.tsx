@@ -34,7 +34,7 @@ const places: readonly { readonly to: string; readonly label: string; readonly s
 const under: readonly { readonly to: string; readonly path: RegExp }[] = [
   { to: '/week', path: /^\/classes\// },
   { to: '/children', path: /^\/(?:groups|gradings)(?:\/|$)/ },
-  { to: '/club', path: /^\/reports/ },
+  { to: '/club', path: /^\/(?:reports|club\/)/ },
 ];
 
 /** The rail at the left – on a phone the bar at the foot – and the page beside it; asks to sign in where nobody is. */

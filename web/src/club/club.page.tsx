@@ -34,16 +34,13 @@ function ClubPage() {
     <Page
       title={t`Club`}
       about={session.data?.club.name}
-      {...(may.change
-        ? {
-            actions: (
-              <Box sx={{ display: 'flex', gap: 1 }}>
-                <ButtonLink to="/letters">{t`Letters`}</ButtonLink>
-                <ButtonLink to="/reports">{t`Reports`}</ButtonLink>
-              </Box>
-            ),
-          }
-        : {})}
+      actions={
+        <Box sx={{ display: 'flex', gap: 1 }}>
+          <ButtonLink to="/club/checks">{t`Checks`}</ButtonLink>
+          {may.change && <ButtonLink to="/letters">{t`Letters`}</ButtonLink>}
+          {may.change && <ButtonLink to="/reports">{t`Reports`}</ButtonLink>}
+        </Box>
+      }
     >
       <Panel label={t`Groups`}>
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mb: 1 }}>

@@ -9,8 +9,11 @@ export function evaluationOf(plan: ClassPlan, library: Library, page: ClassPageR
 
 /** The same for as long as nothing it rests on is different: a saved plan or an arrived mark is no reason to reckon anew. */
 export function useClassContext(page: ClassPageResponse): EvaluationContext {
-  const { children, exposures, pace, style, room, syllabus } = page;
+  const { children, exposures, pace, style, room, syllabus, rules } = page;
   const { programme, lengthMinutes, startsAt } = page.class;
-  // eslint-disable-next-line react-hooks/exhaustive-deps -- of the page and its class, these are all that `evaluationContextOf` reads
-  return useMemo(() => evaluationContextOf(page), [children, exposures, pace, style, room, syllabus, programme, lengthMinutes, startsAt]);
+  return useMemo(
+    () => evaluationContextOf(page),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- of the page and its class, these are all that `evaluationContextOf` reads
+    [children, exposures, pace, style, room, syllabus, rules, programme, lengthMinutes, startsAt],
+  );
 }

@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import {
   aboutOf,
   abouts,
+  checksTold,
   clockText,
   severities,
   wordsOf,
@@ -19,6 +20,8 @@ import {
   type TriedMend,
 } from '@leiter/core';
 import { memo, useState } from 'react';
+import { Link } from 'react-router';
+import { aboutWords } from '../../shared/about-words';
 import { palette } from '../../shared/palette';
 import { TextButton } from '../../shared/text-button';
 import { keyOf, useTriedMends, type Reckoned } from './use-tried-mends';
@@ -31,13 +34,6 @@ interface Props {
   readonly onEdit: (edits: readonly PlanEdit[]) => void;
   readonly onChoose: (itemId: string) => void;
 }
-
-const aboutWords: Readonly<Record<About, string>> = {
-  bodies: t`Bodies`,
-  time: t`Time and attention`,
-  children: t`Children and homes`,
-  order: t`Order`,
-};
 
 /** By what they are about, each group worst first, the group with the worst first. */
 function grouped(findings: readonly Finding[]): readonly { readonly about: About; readonly own: readonly Finding[] }[] {
@@ -135,12 +131,26 @@ export const FindingsList = memo(function FindingsList({ reckoned, library, cont
           ))}
         </Box>
       )}
+      <TurnedOff context={context} />
       <Typography variant="caption" component="p" sx={{ mt: 1 }}>
         <Trans>Usual cautions only. Your governing body’s rules, your training and medical advice come first.</Trans>
       </Typography>
     </Box>
   );
 });
+
+/** What nobody looks for in this club: whoever reads that nothing is to mend has to know it. */
+function TurnedOff({ context: { rules } }: Pick<Props, 'context'>) {
+  const off = checksTold.filter(({ id }) => rules.off.some(({ check }) => check === id)).map(({ title }) => title);
+  if (off.length === 0) return null;
+  return (
+    <Typography variant="body2" sx={{ mt: 1 }}>
+      <Trans>
+        Not looked for in your club: {off.join(', ')}. <Link to="/club/checks">Checks</Link>
+      </Trans>
+    </Typography>
+  );
+}
 
 /** What a mend adds to the class; a second or two nobody asks about. */
 function addedWords(seconds: number): string {

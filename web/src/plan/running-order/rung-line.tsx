@@ -3,18 +3,15 @@ import { versionsTold } from '../editing/versions-told';
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import styled from '@emotion/styled';
 import { clockText, doseText, sidesText, teachingText, timeOfDay, type Severity, type TimedItem, type VersionCounts } from '@leiter/core';
-import { memo, useEffect, useRef } from 'react';
+import { memo, useEffect, useRef, type ReactNode } from 'react';
 import { EffortBand } from '../../shared/effort-band';
 import { Figure } from '../../shared/figure';
 import { headingFont, palette } from '../../shared/palette';
 import { answering } from '../editing/answers';
-import { SeverityMark } from '../findings/severity-mark';
+import { SeverityMark } from '../../shared/severity-mark';
 
 interface RungProps {
   readonly timed: TimedItem;
-  /** Where it stands in the ladder, in pixels. */
-  readonly top: number;
-  readonly height: number;
   readonly startsAt: string;
   readonly isChosen: boolean;
   readonly isFocus: boolean;
@@ -41,6 +38,9 @@ export const Rungs = styled.ul({
   listStyle: 'none',
   margin: 0,
   padding: 0,
+  '& > li': { position: 'absolute', left: 4, right: 4 },
+  // above its neighbours while it is dragged
+  '& > li:has(> [data-dragged])': { zIndex: '3 !important' },
   '& > li > button': {
     display: 'flex',
     alignItems: 'center',
@@ -86,11 +86,24 @@ export const Rungs = styled.ul({
   '& .takes': { marginLeft: 'auto', fontFamily: headingFont, fontSize: 13.5, paddingLeft: 8, flexShrink: 0 },
 });
 
-/** One item of the running order: as tall as it is long, dragged or chosen. */
-export const RungLine = memo(function RungLine({
-  timed,
+/** A place in the ladder, as tall as its item is long: most keys move the rungs below and change nothing in them. */
+export function Rung({
   top,
   height,
+  isChosen,
+  children,
+}: {
+  readonly top: number;
+  readonly height: number;
+  readonly isChosen: boolean;
+  readonly children: ReactNode;
+}) {
+  return <li style={{ top, height, zIndex: isChosen ? 2 : 1 }}>{children}</li>;
+}
+
+/** One item of the running order, dragged or chosen; it fills its place. */
+export const RungLine = memo(function RungLine({
+  timed,
   startsAt,
   isChosen,
   isFocus,
@@ -102,7 +115,7 @@ export const RungLine = memo(function RungLine({
   onPoint,
 }: RungProps) {
   const { item, movement } = timed;
-  const line = useRef<HTMLLIElement>(null);
+  const line = useRef<HTMLButtonElement>(null);
   const { setNodeRef: setDragged, listeners, transform, isDragging } = useDraggable({ id: item.id });
   const { setNodeRef: setTarget, isOver } = useDroppable({ id: `item:${item.id}` });
   useEffect(() => {
@@ -112,64 +125,54 @@ export const RungLine = memo(function RungLine({
   const taught = teachingText(item, nameOf);
   const versionsText = versionsTold(counts, nameOf);
   return (
-    <li
+    <button
+      type="button"
       ref={(element) => {
         line.current = element;
+        setDragged(element);
         setTarget(element);
       }}
-      style={{
-        position: 'absolute',
-        top,
-        height,
-        left: 4,
-        right: 4,
-        zIndex: isDragging ? 3 : isChosen ? 2 : 1,
-        ...(transform ? { transform: `translateY(${String(transform.y)}px)` } : {}),
+      {...listeners}
+      data-dragged={isDragging ? '' : undefined}
+      style={transform ? { transform: `translateY(${String(transform.y)}px)` } : undefined}
+      aria-current={isChosen ? 'true' : undefined}
+      data-over={isOver ? '' : undefined}
+      aria-label={t`${timeOfDay(startsAt, timed.startSecond)} ${movement.name}, ${doseText(item.dose)}${sides ? `, ${sides}` : ''}${taught ? `, ${taught}` : ''}, takes ${clockText(timed.seconds)}`}
+      onClick={() => {
+        onChoose(item.id);
+      }}
+      onPointerEnter={() => {
+        onPoint(item.id);
+      }}
+      onPointerLeave={() => {
+        onPoint(null);
       }}
     >
-      <button
-        type="button"
-        ref={setDragged}
-        {...listeners}
-        aria-current={isChosen ? 'true' : undefined}
-        data-over={isOver ? '' : undefined}
-        aria-label={t`${timeOfDay(startsAt, timed.startSecond)} ${movement.name}, ${doseText(item.dose)}${sides ? `, ${sides}` : ''}${taught ? `, ${taught}` : ''}, takes ${clockText(timed.seconds)}`}
-        onClick={() => {
-          onChoose(item.id);
-        }}
-        onPointerEnter={() => {
-          onPoint(item.id);
-        }}
-        onPointerLeave={() => {
-          onPoint(null);
-        }}
-      >
-        <EffortBand effort={movement.effort} />
-        <Figure movement={movement} size={26} behind={isChosen ? chosenPaper : '#FFFFFF'} />
-        <span className="name" data-strong={isFocus || isChosen ? '' : undefined}>
-          {movement.name}
+      <EffortBand effort={movement.effort} />
+      <Figure movement={movement} size={26} behind={isChosen ? chosenPaper : '#FFFFFF'} />
+      <span className="name" data-strong={isFocus || isChosen ? '' : undefined}>
+        {movement.name}
+      </span>
+      <span className="dose">
+        {doseText(item.dose)}
+        {sides && `, ${sides}`}
+        {taught && ` · ${taught}`}
+      </span>
+      {versionsText !== '' && (
+        <span className="versions" {...answering('versions', item.id)}>
+          {versionsText}
         </span>
-        <span className="dose">
-          {doseText(item.dose)}
-          {sides && `, ${sides}`}
-          {taught && ` · ${taught}`}
+      )}
+      {others !== '' && <span className="others">{others}</span>}
+      {worst && (
+        <span {...answering('findings', item.id)}>
+          <SeverityMark severity={worst} />
         </span>
-        {versionsText !== '' && (
-          <span className="versions" {...answering('versions', item.id)}>
-            {versionsText}
-          </span>
-        )}
-        {others !== '' && <span className="others">{others}</span>}
-        {worst && (
-          <span {...answering('findings', item.id)}>
-            <SeverityMark severity={worst} />
-          </span>
-        )}
-        <span className="takes" {...answering('takes', item.id)}>
-          {clockText(timed.seconds)}
-        </span>
-      </button>
-    </li>
+      )}
+      <span className="takes" {...answering('takes', item.id)}>
+        {clockText(timed.seconds)}
+      </span>
+    </button>
   );
 }, isSameRung);
 

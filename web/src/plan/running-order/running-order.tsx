@@ -25,7 +25,7 @@ import { CircuitMarks } from './circuit-marks';
 import { EffortRibbon } from './effort-ribbon';
 import { ClockMarks, SectionLabels } from './ladder-margin';
 import { RegionColumns, RegionHeads } from './region-columns';
-import { RungLine, Rungs } from './rung-line';
+import { Rung, RungLine, Rungs } from './rung-line';
 
 interface Props {
   readonly plan: ClassPlan;
@@ -109,7 +109,7 @@ export function RunningOrder(props: Props) {
   const [pointed, setPointed] = useState<string | null>(null);
   const [asked, setAsked] = useState<Asked | null>(null);
   const shown = ruler.rungs.get(pointed ?? props.chosen ?? '');
-  const body = shown && bodyAt(evaluation.timeline, shown.itemId);
+  const body = shown && bodyAt(evaluation, shown.itemId);
   const answer = asked ? answerWords(asked, props) : null;
   const below = props.writing && placeOf(props.writing.at, ruler);
   const whoIsOn = useMemo(() => namesByItem(props.others), [props.others]);
@@ -147,21 +147,25 @@ export function RunningOrder(props: Props) {
           {props.writing && below && props.writing.line(below.top + below.height)}
           <Rungs aria-label={t`Items`}>
             {firstRounds(items).map((timed) => (
-              <RungLine
+              <Rung
                 key={timed.item.id}
-                timed={timed}
                 top={ruler.rungs.get(timed.item.id)?.top ?? 0}
                 height={ruler.rungs.get(timed.item.id)?.height ?? 0}
-                startsAt={startsAt}
                 isChosen={timed.item.id === props.chosen}
-                isFocus={plan.focus.includes(timed.movement.slug)}
-                worst={worst.get(timed.item.id) ?? null}
-                others={whoIsOn.get(timed.item.id) ?? ''}
-                counts={counts.get(timed.item.id)}
-                nameOf={nameOf}
-                onChoose={props.onChoose}
-                onPoint={setPointed}
-              />
+              >
+                <RungLine
+                  timed={timed}
+                  startsAt={startsAt}
+                  isChosen={timed.item.id === props.chosen}
+                  isFocus={plan.focus.includes(timed.movement.slug)}
+                  worst={worst.get(timed.item.id) ?? null}
+                  others={whoIsOn.get(timed.item.id) ?? ''}
+                  counts={counts.get(timed.item.id)}
+                  nameOf={nameOf}
+                  onChoose={props.onChoose}
+                  onPoint={setPointed}
+                />
+              </Rung>
             ))}
           </Rungs>
         </Rails>

@@ -1,5 +1,5 @@
 import type { Severity } from '@leiter/core';
-import { palette } from '../../shared/palette';
+import { palette } from './palette';
 
 /** A finding at a rung: each severity has its own shape. */
 export function SeverityMark({ severity }: { readonly severity: Severity }) {
