@@ -12,7 +12,7 @@ export function firstNeeds(): Plugin {
     apply: 'build',
     generateBundle(_options, bundle) {
       const chunks = Object.values(bundle).filter((file) => file.type === 'chunk');
-      const madeOf = (fileName: string, found: Set<string> = new Set()): Set<string> => {
+      const madeOf = (fileName: string, found = new Set<string>()): Set<string> => {
         const chunk = bundle[fileName];
         if (found.has(fileName) || chunk?.type !== 'chunk') return found;
         found.add(fileName);

@@ -42,7 +42,7 @@ type DoseClass = new () => object;
 const doseClasses: readonly { readonly name: Dose['kind']; readonly value: DoseClass }[] = doseKindNames.map((kind) => {
   const name = `${kind.charAt(0).toUpperCase()}${kind.slice(1)}Dose`;
   // the name of the class is the name of its schema
-  // eslint-disable-next-line @typescript-eslint/no-extraneous-class -- its rules are put on it below
+  // oxlint-disable-next-line typescript/no-extraneous-class -- its rules are put on it below
   const Made = { [name]: class {} }[name] as DoseClass;
   IsIn([kind])(Made.prototype as object, 'kind');
   const { numbers, optional = [], uneven, tempos, choices = {} } = doseKinds[kind];

@@ -42,7 +42,8 @@ function NotMoreThan(other: 'of'): PropertyDecorator {
       options: { message: 'There cannot be more right ones than there were.' },
       validator: {
         validate: (value: unknown, context) => {
-          const most = (context?.object as MeasureFields | undefined)?.[other]; // the decorator is used on that class alone
+          const measured: object = context?.object ?? {};
+          const most: unknown = Reflect.get(measured, other);
           return typeof most !== 'number' || (typeof value === 'number' && value <= most);
         },
       },

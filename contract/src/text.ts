@@ -10,7 +10,7 @@ export function Line({ least = 1, most }: { readonly least?: number; readonly mo
     IsString({ message: 'This is not text.' }),
     Length(least, most, { message: length }),
     ...(least === 0 ? [] : [Matches(/[\p{L}\p{N}\p{P}\p{S}]/u, { message: 'There is nothing in it that one can read.' })]),
-    // eslint-disable-next-line no-control-regex -- control characters are what is refused
+    // oxlint-disable-next-line no-control-regex -- control characters are what is refused
     Matches(/^[^\u0000-\u0008\u000b-\u001f\u007f]*$/u, { message: 'There is a character in it that cannot be stored.' }),
   );
 }

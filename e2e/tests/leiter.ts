@@ -184,7 +184,7 @@ export async function freshClass(page: Page, programme: string): Promise<string>
 /** Tests with one Leiter for all of a file, filled with the demo club. */
 export const test = base.extend<object, { leiter: Leiter }>({
   leiter: [
-    // eslint-disable-next-line no-empty-pattern -- Playwright reads the names of the fixtures from the pattern
+    // oxlint-disable-next-line no-empty-pattern -- Playwright reads the names of the fixtures from the pattern
     async ({}, use) => {
       const leiter = await Leiter.at('shared');
       await leiter.start();

@@ -47,7 +47,7 @@ test('A file of one’s own is taken in with its beat, named in a plan and playe
 }) => {
   test.setTimeout(180_000);
   await page.addInitScript(() => {
-    // eslint-disable-next-line @typescript-eslint/unbound-method -- it is called on the node below
+    // oxlint-disable-next-line typescript/unbound-method -- it is called on the node below
     const connect = AudioNode.prototype.connect as (this: AudioNode, target: AudioNode, ...rest: number[]) => AudioNode;
     AudioNode.prototype.connect = function (this: AudioNode, target: AudioNode, ...rest: number[]) {
       if (target instanceof AudioDestinationNode && target.context instanceof AudioContext) {

@@ -36,7 +36,7 @@ const group = groups.find(({ name }) => name === 'Kittiwakes')?.id ?? '';
 const board = (): Promise<unknown> => club.ask('GET', `groups/${group}/board`);
 const found = (await board()) as { readonly rows: readonly { readonly forecast: unknown }[] };
 
-// eslint-disable-next-line @typescript-eslint/unbound-method -- given its object below
+// oxlint-disable-next-line typescript/unbound-method -- given its object below
 const { of } = Forecasts.prototype;
 const kept = await timed(rounds, board);
 Forecasts.prototype.of = () => null;

@@ -43,12 +43,12 @@ const verified = async (svg: string): Promise<string> => {
   const file = join(folder, 'badge.svg');
   await writeFile(file, svg);
   // a script that shares nothing with the server
-  return promisify(execFile)(process.execPath, [`${root}tools/verify-badge.mjs`, file])
-    .then(
-      ({ stdout }) => stdout.trim(),
-      (error: unknown) => String(Object(error).stdout).trim(),
-    )
-    .finally(() => rm(folder, { recursive: true }));
+  const told = await promisify(execFile)(process.execPath, [`${root}tools/verify-badge.mjs`, file]).then(
+    ({ stdout }) => stdout.trim(),
+    (error: unknown) => String(Object(error).stdout).trim(),
+  );
+  await rm(folder, { recursive: true });
+  return told;
 };
 const picture = async (id: string): Promise<string> => {
   const answer = await fetch(`${origin}/api/badges/${id}/badge.svg`);

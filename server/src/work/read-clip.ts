@@ -29,14 +29,22 @@ const isPicture = (head: Buffer): boolean =>
   head.subarray(0, 8).equals(Buffer.from('89504e470d0a1a0a', 'hex')) ||
   (head.subarray(0, 4).toString('latin1') === 'RIFF' && head.subarray(8, 12).toString('latin1') === 'WEBP');
 
+/** The first bytes of a file, by which its kind is told. */
+async function headOf(path: string): Promise<Buffer> {
+  const file = await open(path);
+  try {
+    return (await file.read(Buffer.alloc(16), 0, 16, 0)).buffer;
+  } finally {
+    await file.close();
+  }
+}
+
 /**
  * Reads a file that a family sent and writes it anew: of a picture its pixels, of a video its pictures and sound, cut to nothing and
  * not encoded again. What else was in it – where it was taken, by which phone, what hides behind it – stays behind.
  */
 export async function readClip({ path, to, mostSeconds }: Tasks['readClip']): Promise<Answers['readClip']> {
-  const file = await open(path);
-  const { buffer: head } = await file.read(Buffer.alloc(16), 0, 16, 0).finally(() => file.close());
-  return isPicture(head) ? readPicture(path, to) : readVideo(path, to, mostSeconds);
+  return isPicture(await headOf(path)) ? readPicture(path, to) : readVideo(path, to, mostSeconds);
 }
 
 async function readPicture(path: string, to: string): Promise<Answers['readClip']> {

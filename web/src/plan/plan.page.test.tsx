@@ -29,7 +29,10 @@ function open(classes: Readonly<Record<string, ClassPageResponse>>, id: string) 
 
 const rung = (name: RegExp) => within(screen.getByRole('region', { name: 'Running order' })).getByRole('button', { name });
 const saves = (sent: readonly Sent[]) => sent.filter(({ method, path }) => method === 'PUT' && path.endsWith('/plan'));
-const planIn = (one: Sent | undefined): ClassPlan => (one?.body as { readonly plan: ClassPlan }).plan;
+const planIn = (one: Sent | undefined): ClassPlan => {
+  if (!one) throw new Error('nothing was sent');
+  return (one.body as { readonly plan: ClassPlan }).plan;
+};
 const press = (key: string, said: object = {}): void => {
   fireEvent.keyDown(document.activeElement ?? document.body, { key, code: key.length === 1 ? `Key${key.toUpperCase()}` : key, ...said });
 };

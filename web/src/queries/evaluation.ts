@@ -13,7 +13,7 @@ export function useClassContext(page: ClassPageResponse): EvaluationContext {
   const { programme, lengthMinutes, startsAt } = page.class;
   return useMemo(
     () => evaluationContextOf(page),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- of the page and its class, these are all that `evaluationContextOf` reads
+    // oxlint-disable-next-line react/exhaustive-deps -- of the page and its class, these are all that `evaluationContextOf` reads
     [children, exposures, pace, style, room, syllabus, rules, programme, lengthMinutes, startsAt],
   );
 }

@@ -93,7 +93,7 @@ export function LiveClass({
     [calling.now],
   );
   const music = useMusic(voice.context, live.run, items, stopping);
-  const isOver = position !== null && position.timed === null;
+  const isOver = position?.timed === null;
   const isPaused = position?.isPaused ?? false;
   useEffect(() => {
     document.title = t`${page.class.groupName}, live – Leiter`;
@@ -282,7 +282,7 @@ export function LiveClass({
                 talk={talk}
                 homeTask={homeTask}
                 nameOf={nameOf}
-                instead={insteadOf(position.timed?.item.id, evaluation, page, library)}
+                instead={insteadOf(position.timed.item.id, evaluation, page, library)}
                 stance={settings.stance}
                 isWaiting={isWaiting}
                 hasPanel={showsMarks && watch !== null}
@@ -304,7 +304,7 @@ export function LiveClass({
                 <WatchPanel watch={watch} hasKeys={!isChoosingCalls && !round && !isAtMusic && loop === null} onPressed={live.pressed} />
               )}
             </Box>
-            {loop === 'open' && written && position.timed && (
+            {loop === 'open' && written && (
               <PhraseLoop key={position.timed.item.id} written={written} position={position} side={side} onGoOn={again} />
             )}
             {round && <CallingStage calling={round} now={moment} library={library} onStop={stop} />}

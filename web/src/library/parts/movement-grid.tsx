@@ -33,7 +33,7 @@ export function MovementGrid({ movements, look }: { readonly movements: readonly
   }, []);
   const { leastWidth, rowHeight } = looks[look];
   const columns = Math.max(1, Math.floor(width / leastWidth));
-  // eslint-disable-next-line react-hooks/incompatible-library -- no compiler memoizes this component
+  // oxlint-disable-next-line react/incompatible-library -- no compiler memoizes this component
   const rows = useVirtualizer({
     count: Math.ceil(movements.length / columns),
     getScrollElement: () => frame.current,
@@ -123,6 +123,7 @@ function WordCard({ movement }: { readonly movement: Movement }) {
             lineHeight: 1.3,
             display: '-webkit-box',
             WebkitLineClamp: 2,
+            // oxlint-disable-next-line typescript/no-deprecated -- lines are cut off by it alone
             WebkitBoxOrient: 'vertical',
             overflow: 'hidden',
           }}

@@ -134,7 +134,7 @@ export function useDocumentSession<Content>({
   const settle = useCallback(
     (chosen: Content, current: StoredDocument<Content> | null): void => {
       version.current = current?.version ?? 0;
-      arrived.current = current && chosen === current.content ? chosen : null;
+      arrived.current = chosen === current?.content ? chosen : null;
       store.setState({ content: chosen });
       setState({ kind: 'saved', content: arrived.current });
       if (arrived.current === null) void save();

@@ -49,7 +49,7 @@ export function PhraseLoop({ written, position, side, onGoOn }: Props) {
   useEffect(() => {
     start({ bpm, segment });
     // begins anew with what is chosen; `start` is new in each drawing and is no choice
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [bpm, segment, phrase]);
   const by = (change: number): void => {
     const { least, most } = phraseLimits.bpm;

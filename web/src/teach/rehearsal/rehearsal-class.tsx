@@ -76,7 +76,7 @@ export function RehearsalClass({ page, plan, library, seed, onAgain }: Props) {
     [evaluation, page, library],
   );
   const homeTask = useMemo(() => homeTaskLines(live.plan.homeTask, library), [live.plan, library]);
-  const isOver = position !== null && position.timed === null;
+  const isOver = position?.timed === null;
   const isPaused = position?.isPaused ?? false;
   const isWaiting = run !== null && position?.timed ? waitsForSignal(run, position.timed) : false;
   useEffect(() => {
@@ -87,9 +87,9 @@ export function RehearsalClass({ page, plan, library, seed, onAgain }: Props) {
     live.forget();
   };
   useEffect(() => {
-    // eslint-disable-next-line react-hooks/set-state-in-effect -- the clock came to the end of the class
+    // oxlint-disable-next-line react/set-state-in-effect -- the clock came to the end of the class
     if (isOver) end();
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when it is over
+    // oxlint-disable-next-line react/exhaustive-deps -- once, when it is over
   }, [isOver]);
   const { wall } = rehearsal;
   const mark = (childId: string, given: Mark): void => {

@@ -149,7 +149,7 @@ export function useRehearsal(
   const performed = movement && timed?.movement.slug === movement.slug && isWork ? `${timed.item.id} ${String(timed.round)}` : null;
   useEffect(() => {
     if (performed === null || !movement) return;
-    // eslint-disable-next-line react-hooks/set-state-in-effect -- what was shown is written down when it is
+    // oxlint-disable-next-line react/set-state-in-effect -- what was shown is written down when it is
     setPerformances((before) => {
       const next = new Map(before);
       for (const child of present)
@@ -158,7 +158,7 @@ export function useRehearsal(
           next.set(`${child.id} ${movement.slug}`, { child: child.id, movement: movement.slug, ...shownBy(child, movement) });
       return next;
     });
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- once for each time it is worked at
+    // oxlint-disable-next-line react/exhaustive-deps -- once for each time it is worked at
   }, [performed]);
 
   const look = (childId: string): void => {

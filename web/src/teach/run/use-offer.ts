@@ -21,7 +21,7 @@ export function useOffer(slot: ClassResponse, live: Teaching, library: Library, 
   const itemIndex = run?.itemIndex ?? 0;
   const offer = useMemo(
     () => (run ? offerNow(run, items, plan, library, context, missing) : null),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- of the run it reads which item it is at
+    // oxlint-disable-next-line react/exhaustive-deps -- of the run it reads which item it is at
     [itemIndex, items, plan, library, context, missing],
   );
   return {

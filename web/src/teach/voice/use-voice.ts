@@ -60,7 +60,7 @@ export function useVoice(
       player.hush();
     };
     context.addEventListener('statechange', follow);
-    // eslint-disable-next-line react-hooks/set-state-in-effect -- a sound card is opened once, when the page is there
+    // oxlint-disable-next-line react/set-state-in-effect -- a sound card is opened once, when the page is there
     setMachine(made);
     follow();
     return () => {
