@@ -1,6 +1,6 @@
 import type { ClubRules, RuleValue } from '@leiter/core';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsInt, IsNumber, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsInt, IsNumber, IsObject, ValidateNested } from 'class-validator';
 import { MayBeLeftOut } from './optional.js';
 import { Line } from './text.js';
 import { Within } from './within.js';
@@ -37,6 +37,7 @@ export class CheckNumberRequest {
   @IsArray({ message: 'A step for each age.' })
   @ArrayMinSize(1, { message: 'At least one step.' })
   @ArrayMaxSize(6, { message: 'At most six steps.' })
+  @IsObject({ each: true, message: 'Each step is an object.' })
   @ValidateNested({ each: true })
   @Type(() => AgeStepBody)
   steps?: AgeStepBody[];

@@ -33,7 +33,8 @@ export interface CheckContext extends Pick<VersionContext, 'children' | 'ladder'
   readonly isGroupKnown: boolean;
   /** When held stretches come: early and short, or moving ones first. */
   readonly stretchingSchool: StretchingSchool;
-  readonly versions: readonly Version[];
+  /** Of each item in its first round, child by child. */
+  readonly versionsByItem: readonly (readonly Version[])[];
   /** What the club holds otherwise than usual. */
   readonly rules: ClubRules;
   /** Where the instructor stands; null where that is not known. */

@@ -52,7 +52,7 @@ export function rewarmFirst(context: CheckContext, timed: TimedItem): readonly P
 }
 
 function raiseBefore(context: CheckContext, timed: TimedItem, secondsAt: (effort: number) => number): readonly PlanEdit[] | null {
-  const raiser = suitableMovement(context, ['pulse-raiser'], (movement) =>
+  const raiser = suitableMovement(context, ['pulse-raiser'], 'warms', (movement) =>
     movement.effort >= 2 && movement.effort <= 3 && coldReason(movement) === null
       ? movement.hazards.length + (movement.level === 'floor' ? 1 : 0)
       : null,

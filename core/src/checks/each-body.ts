@@ -3,7 +3,9 @@ import { activeSecondsOf, type Dose } from '../movement/dose.js';
 import { holdBandOf } from '../movement/hold-limits.js';
 import type { TimedItem } from '../timing/timeline.js';
 import type { ChildId, ItemId } from '../values/unit.js';
+import type { Version } from '../versions/version.js';
 import type { CheckContext } from './check.js';
+import { summaryOf } from './who-cannot.js';
 
 /** What one child does of an item: another movement where its version is one, the dose of its tier where that has its own. */
 export interface Done {
@@ -37,18 +39,14 @@ function agesIn({ youngestYears, oldestYears }: CheckContext): readonly OneBody[
   return [...new Set([youngestYears, oldestYears])].map((ageYears) => ({ childId: null, ageYears, does: asPlanned }));
 }
 
-function childrenIn({ children, versions, library }: CheckContext): readonly OneBody[] {
-  // versions come item by item, and within an item child by child
-  const firstOf = new Map<ItemId, number>();
-  for (let index = 0; index < versions.length; index += children.length) {
-    const version = versions[index];
-    if (version) firstOf.set(version.itemId, index);
-  }
+function childrenIn({ children, versionsByItem, library }: CheckContext): readonly OneBody[] {
+  const ofItem = new Map<ItemId, readonly Version[]>();
+  for (const versions of versionsByItem) if (versions[0]) ofItem.set(versions[0].itemId, versions);
   return children.map(({ id, ageYears }, nth): OneBody => ({
     childId: id,
     ageYears,
     does: (timed) => {
-      const version = versions[(firstOf.get(timed.item.id) ?? -Infinity) + nth];
+      const version = ofItem.get(timed.item.id)?.[nth];
       if (!version) return asPlanned(timed);
       if (version.tier === null) return null;
       const { movement, item } = timed;
@@ -75,14 +73,14 @@ export interface Over {
 /** @returns null where nobody is over */
 export function overLimit(
   bodies: readonly OneBody[],
-  amountOf: (body: OneBody) => number,
+  amountOf: (body: OneBody, nth: number) => number,
   limitOf: (ageYears: number) => number,
 ): Over | null {
   let worst: { readonly amount: number; readonly limit: number } | null = null;
   const over: OneBody[] = [];
-  for (const body of bodies) {
+  for (const [nth, body] of bodies.entries()) {
     const limit = limitOf(body.ageYears);
-    const amount = amountOf(body);
+    const amount = amountOf(body, nth);
     // half a second or a fraction of a landing is nobody's limit
     if (amount <= limit + 0.5) continue;
     over.push(body);
@@ -109,13 +107,10 @@ const knownOthers = new WeakMap<CheckContext, ReadonlyMap<ItemId, readonly Movem
 function othersIn(context: CheckContext): ReadonlyMap<ItemId, readonly Movement[]> {
   const before = knownOthers.get(context);
   if (before) return before;
-  const others = new Map<ItemId, Movement[]>();
-  for (const { tier, itemId, movement } of context.versions) {
-    const other = tier === 'instead' ? context.library.get(movement) : undefined;
-    if (!other) continue;
-    const own = others.get(itemId);
-    if (!own) others.set(itemId, [other]);
-    else if (!own.includes(other)) own.push(other);
+  const others = new Map<ItemId, readonly Movement[]>();
+  for (const versions of context.versionsByItem) {
+    const own = [...summaryOf(versions).instead.keys()].flatMap((slug) => context.library.get(slug) ?? []);
+    if (versions[0] && own.length > 0) others.set(versions[0].itemId, own);
   }
   knownOthers.set(context, others);
   return others;

@@ -2,9 +2,9 @@ import { clockText } from '../values/clock-text.js';
 import type { Seconds } from '../values/unit.js';
 import { defineCheck } from './check.js';
 import { limitAt, ruleByAge } from './club-rules.js';
-import { bodiesIn, itemsWhere, overLimit } from './each-body.js';
+import { bodiesIn, overLimit } from './each-body.js';
 import type { Found } from './finding.js';
-import { handsSeconds, onHands } from './wrist-time.js';
+import { onHandsIn } from './wrist-time.js';
 
 /** The most weight on the hands in a class, by age; safety.md. */
 export const inAll = ruleByAge({
@@ -33,11 +33,11 @@ export const handsVolume = defineCheck({
   gravest: 'caution',
   numbers: [inAll],
   look: (context): readonly Found<Fact>[] => {
-    const items = itemsWhere(context, onHands);
+    const { items, seconds } = onHandsIn(context);
     if (items.length === 0) return [];
     const over = overLimit(
       bodiesIn(context),
-      (body) => items.reduce((sum, timed) => sum + handsSeconds(body, timed), 0),
+      (_body, nth) => (seconds[nth] ?? []).reduce((sum, one) => sum + one, 0),
       limitAt(context, inAll),
     );
     if (!over) return [];

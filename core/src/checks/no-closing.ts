@@ -15,7 +15,7 @@ export const noClosing = defineCheck({
   look: (context): readonly Found<Fact>[] => {
     const { items } = context.timeline;
     if (items.length === 0 || items.some(({ section }) => section.kind === 'closing')) return [];
-    const closing = suitableMovement(context, ['ritual'], ({ sections }) => (sections.includes('closing') ? 0 : null));
+    const closing = suitableMovement(context, ['ritual'], 'closes', ({ sections }) => (sections.includes('closing') ? 0 : null));
     return [{ severity: 'hint', itemIds: [], fact: { kind: 'no-closing' }, mend: atTheEnd(context, closing) }];
   },
   words: () => ({ title: 'No closing', sentence: 'Nothing ends the class together.' }),

@@ -23,7 +23,7 @@ export const noHomeTask = defineCheck({
     const { items } = context.timeline;
     if (context.plan.homeTask) return [];
     if (items.length === 0 || items.some(({ movement }) => isHomeTask(movement))) return [];
-    const talk = suitableMovement(context, ['talk'], (movement) => (isHomeTask(movement) ? 0 : null));
+    const talk = suitableMovement(context, ['talk'], 'home task', (movement) => (isHomeTask(movement) ? 0 : null));
     return [{ severity: 'hint', itemIds: [], fact: { kind: 'no-home-task' }, mend: atTheEnd(context, talk) }];
   },
   words: () => ({ title: 'Nothing for the week', sentence: 'No small task is sent home.' }),

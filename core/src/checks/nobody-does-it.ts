@@ -1,7 +1,7 @@
-import { groupBy } from '../values/group-by.js';
 import { defineCheck } from './check.js';
 import { childCount } from './child-count.js';
 import type { Found } from './finding.js';
+import { summaryOf } from './who-cannot.js';
 
 export interface Fact {
   readonly kind: 'nobody-does-it';
@@ -15,16 +15,16 @@ export const nobodyDoesIt = defineCheck({
   title: 'Hardly anybody does it',
   says: 'Most children get another movement than the one that is planned.',
   gravest: 'caution',
-  look: ({ versions, children }): readonly Found<Fact>[] => {
-    const others = groupBy(
-      versions.filter(({ tier }) => tier === 'instead'),
-      ({ itemId }) => itemId,
-    );
-    const rare = [...others].filter(([, own]) => own.length * 2 > children.length);
+  look: ({ versionsByItem, children }): readonly Found<Fact>[] => {
+    const rare = versionsByItem.flatMap((versions) => {
+      let others = 0;
+      for (const count of summaryOf(versions).instead.values()) others += count;
+      return versions[0] && others * 2 > children.length ? [{ id: versions[0].itemId, others }] : [];
+    });
     const [first] = rare;
     if (!first) return [];
-    const fact: Fact = { kind: 'nobody-does-it', others: first[1].length, children: children.length };
-    return [{ severity: 'caution', itemIds: rare.map(([id]) => id), fact, mend: null }];
+    const fact: Fact = { kind: 'nobody-does-it', others: first.others, children: children.length };
+    return [{ severity: 'caution', itemIds: rare.map(({ id }) => id), fact, mend: null }];
   },
   words: ({ others, children }, { name }) => ({
     title: 'Most do something else',

@@ -29,13 +29,18 @@ export const oneForAll = defineCheck({
   title: 'One version for all',
   says: 'A skill, a drill, strength or a combination has one version in a group of mixed grades.',
   gravest: 'hint',
-  look: ({ timeline, library, children, ladder, startsAt, versions }): readonly Found<Fact>[] => {
+  look: ({ timeline, library, children, ladder, startsAt, versionsByItem }): readonly Found<Fact>[] => {
     const single = firstRounds(timeline.items).filter(
       ({ item, movement }) => item.tiers.length === 1 && learnt.has(movement.kind) && tiersOf(movement).length > 1,
     );
     if (single.length === 0 || children.length < 2) return [];
     const open = single.map((timed) => ({ ...timed, item: withAllTiers(timed.item, timed.movement) }));
-    const planned = new Map(versions.map(({ itemId, childId, tier }) => [`${itemId} ${childId}`, tier]));
+    const own = new Set(single.map(({ item }) => item.id));
+    const planned = new Map(
+      versionsByItem
+        .filter(([first]) => first && own.has(first.itemId))
+        .flatMap((versions) => versions.map(({ itemId, childId, tier }) => [`${itemId} ${childId}`, tier] as const)),
+    );
     const other = versionsOf(open, library, { children, ladder, startsAt }).filter(
       ({ itemId, childId, tier, isByHand }) =>
         !isByHand && tier !== null && tier !== 'instead' && tier !== planned.get(`${itemId} ${childId}`),

@@ -43,7 +43,7 @@ export const safetyTalk = defineCheck({
 
 function talkFirst(context: CheckContext, first: TimedItem, late: TimedItem | undefined): readonly PlanEdit[] | null {
   if (late) return [{ kind: 'move', item: late.item.id, place: { at: 'before', item: first.item.id } }];
-  const talk = suitableMovement(context, ['talk'], (movement) => (isSafetyTalk(movement) ? 0 : null));
+  const talk = suitableMovement(context, ['talk'], 'safety talk', (movement) => (isSafetyTalk(movement) ? 0 : null));
   if (!talk) return null;
   const sections = context.plan.sections;
   const own = sections.find((section) => section.kind === 'safety');

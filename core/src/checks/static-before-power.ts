@@ -69,11 +69,16 @@ export const staticBeforePower = defineCheck({
 
 function movingInstead(context: CheckContext, timed: TimedItem): readonly PlanEdit[] | null {
   const wanted = new Set(timed.movement.lengthens);
-  const moving = suitableMovement(context, ['dynamic-stretch'], ({ lengthens, prepares, level, loads }) => {
-    if (loads.some(({ amount }) => amount >= 2)) return null;
-    const shared = [...lengthens, ...prepares].filter((region) => wanted.has(region)).length;
-    return shared === 0 ? null : (level === timed.movement.level ? 0 : 10) - shared;
-  });
+  const moving = suitableMovement(
+    context,
+    ['dynamic-stretch'],
+    `${timed.movement.level} ${[...wanted].join()}`,
+    ({ lengthens, prepares, level, loads }) => {
+      if (loads.some(({ amount }) => amount >= 2)) return null;
+      const shared = [...lengthens, ...prepares].filter((region) => wanted.has(region)).length;
+      return shared === 0 ? null : (level === timed.movement.level ? 0 : 10) - shared;
+    },
+  );
   return (
     moving && [
       { kind: 'insert', item: mendItem(moving, context), place: { at: 'before', item: timed.item.id } },

@@ -10,13 +10,29 @@ import type { CheckContext } from './check.js';
 /**
  * The movement that a mend puts in: one that this programme uses, that this age may do and that needs nothing.
  * @param kinds of which it may be
+ * @param question what is asked, with all that `rank` goes by: the same question is answered once for a library, not at every key
  * @param rank lower is better; movements of rank null do not fit. Ties go to the first by slug, so a mend is always the same.
  */
 export function suitableMovement(
   context: CheckContext,
   kinds: readonly MovementKind[],
+  question: string,
   rank: (movement: Movement) => number | null,
 ): Movement | null {
+  const known = answered.get(context.library) ?? new Map<string, Movement | null>();
+  answered.set(context.library, known);
+  const { programme, youngestYears, ageBand } = context;
+  const whole = `${question} | ${kinds.join()} ${programme} ${String(youngestYears)} ${ageBand}`;
+  const before = known.get(whole);
+  if (before !== undefined) return before;
+  const found = bestOf(context, kinds, rank);
+  known.set(whole, found);
+  return found;
+}
+
+const answered = new WeakMap<Library, Map<string, Movement | null>>();
+
+function bestOf(context: CheckContext, kinds: readonly MovementKind[], rank: (movement: Movement) => number | null): Movement | null {
   let best: Movement | null = null;
   let bestRank = Infinity;
   for (const kind of kinds)

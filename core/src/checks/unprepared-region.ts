@@ -83,11 +83,16 @@ function prepareFirst(context: CheckContext, unready: readonly Unready[]): reado
   for (let first = open[0]; first; first = open[0]) {
     const { timed, region } = first;
     const also = new Set(open.filter((one) => one.timed === timed).map((one) => one.region));
-    const preparer = suitableMovement(context, ['mobiliser', 'dynamic-stretch'], (movement) => {
-      if (!movement.prepares.includes(region) || movement.loads.some((load) => load.amount >= 2)) return null;
-      const shared = movement.prepares.filter((one) => also.has(one)).length;
-      return (movement.level === timed.movement.level ? 0 : 10) + movement.effort - 3 * shared;
-    });
+    const preparer = suitableMovement(
+      context,
+      ['mobiliser', 'dynamic-stretch'],
+      `${region} of ${[...also].join()} ${timed.movement.level}`,
+      (movement) => {
+        if (!movement.prepares.includes(region) || movement.loads.some((load) => load.amount >= 2)) return null;
+        const shared = movement.prepares.filter((one) => also.has(one)).length;
+        return (movement.level === timed.movement.level ? 0 : 10) + movement.effort - 3 * shared;
+      },
+    );
     if (!preparer) return null;
     edits.push({ kind: 'insert', item: mendItem(preparer, context), place: { at: 'before', item: timed.item.id } });
     const done = new Set(preparer.prepares);

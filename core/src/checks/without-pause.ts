@@ -22,7 +22,7 @@ export function partedBy(items: readonly TimedItem[], isPause: (timed: TimedItem
  * @param limitSeconds of the clock; left out, one drink is put in
  */
 function drinkInside(context: CheckContext, part: Unparted, limitSeconds: Seconds | null): readonly PlanEdit[] | null {
-  const drink = suitableMovement(context, ['break'], () => 0);
+  const drink = suitableMovement(context, ['break'], 'drink', () => 0);
   const [first] = part;
   const last = part.at(-1);
   if (!drink || !first || !last) return null;

@@ -45,8 +45,28 @@ interface Stretch {
 
 export const onHands = (movement: Movement): boolean => movement.hazards.includes('weight-on-hands');
 
-/** Seconds of weight on the hands that an item costs a body. */
-export function handsSeconds(body: OneBody, timed: TimedItem): Seconds {
+/** Weight on the hands through the class. */
+interface OnHands {
+  /** Of which somebody has some. */
+  readonly items: readonly TimedItem[];
+  /** By body, in the order of `bodiesIn`: the seconds of each of these items. */
+  readonly seconds: readonly (readonly Seconds[])[];
+}
+
+const known = new WeakMap<CheckContext, OnHands>();
+
+/** Reckoned once for all who ask. */
+export function onHandsIn(context: CheckContext): OnHands {
+  const before = known.get(context);
+  if (before) return before;
+  const items = itemsWhere(context, onHands);
+  const seconds = items.length === 0 ? [] : bodiesIn(context).map((body) => items.map((timed) => handsSeconds(body, timed)));
+  const found: OnHands = { items, seconds };
+  known.set(context, found);
+  return found;
+}
+
+function handsSeconds(body: OneBody, timed: TimedItem): Seconds {
   const done = body.does(timed);
   return done ? onHandsSeconds({ movement: done.movement, movingSeconds: timed.movingSeconds * done.share }, done.dose) : 0;
 }
@@ -59,7 +79,7 @@ export const wristTime = defineCheck({
   gravest: 'caution',
   numbers: [atOnce, relief],
   look: (context): readonly Found<Fact>[] => {
-    const items = itemsWhere(context, onHands);
+    const { items, seconds: bySeconds } = onHandsIn(context);
     if (items.length === 0) return [];
     const bodies = bodiesIn(context);
     const limitOf = limitAt(context, atOnce);
@@ -67,9 +87,9 @@ export const wristTime = defineCheck({
     const itemIds = new Set<ItemId>();
     const over: OneBody[] = [];
     let worst: (Stretch & { readonly limit: Seconds }) | null = null;
-    for (const body of bodies) {
+    for (const [nth, body] of bodies.entries()) {
       const limit = limitOf(body.ageYears);
-      const tooLong = stretchesOf(body, items, reliefSeconds).filter(({ seconds }) => seconds > limit + 0.5);
+      const tooLong = stretchesOver(limit + 0.5, bySeconds[nth] ?? [], items, reliefSeconds);
       if (tooLong.length > 0) over.push(body);
       for (const stretch of tooLong) {
         for (const { item } of stretch.items) itemIds.add(item.id);
@@ -94,18 +114,32 @@ export const wristTime = defineCheck({
   }),
 });
 
-function stretchesOf(body: OneBody, items: readonly TimedItem[], reliefSeconds: Seconds): readonly Stretch[] {
+/** The stretches of one body that are longer than so many seconds. */
+function stretchesOver(
+  most: Seconds,
+  seconds: readonly Seconds[],
+  items: readonly TimedItem[],
+  reliefSeconds: Seconds,
+): readonly Stretch[] {
   const stretches: Stretch[] = [];
-  let before: TimedItem | null = null;
-  for (const timed of items) {
-    const seconds = handsSeconds(body, timed);
-    if (seconds === 0) continue;
+  let own: TimedItem[] = [];
+  let sum = 0;
+  let end = -Infinity;
+  const close = (): void => {
+    if (sum > most) stretches.push({ items: own, seconds: sum });
+    own = [];
+    sum = 0;
+  };
+  for (const [index, timed] of items.entries()) {
+    const here = seconds[index] ?? 0;
+    if (here === 0) continue;
     // what is explained before the hands come down is relief as well
-    const free = before ? timed.workStartSecond - before.startSecond - before.seconds : Infinity;
-    before = timed;
-    const last = free >= reliefSeconds ? undefined : stretches.pop();
-    stretches.push({ items: [...(last?.items ?? []), timed], seconds: (last?.seconds ?? 0) + seconds });
+    if (timed.workStartSecond - end >= reliefSeconds) close();
+    end = timed.startSecond + timed.seconds;
+    own.push(timed);
+    sum += here;
   }
+  close();
   return stretches;
 }
 
@@ -115,7 +149,7 @@ function relieved(context: CheckContext, { items, limit }: Stretch & { readonly 
   const over = items.find((timed) => (carried += onHandsSeconds(timed, timed.item.dose)) > limit);
   const helps = (movement: Movement): boolean =>
     movement.prepares.includes('wrists') && !onHands(movement) && !movement.loads.some(({ region }) => region === 'wrists');
-  const easing = suitableMovement(context, ['mobiliser', 'dynamic-stretch', 'break'], (movement) =>
+  const easing = suitableMovement(context, ['mobiliser', 'dynamic-stretch', 'break'], 'eases wrists', (movement) =>
     helps(movement) ? movement.effort : movement.kind === 'break' ? 20 : null,
   );
   if (!over || over === items[0] || !easing) return null;

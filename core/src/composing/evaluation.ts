@@ -13,7 +13,7 @@ import type { ProgrammeSlug } from '../values/unit.js';
 import type { Syllabus } from '../syllabus/syllabus.js';
 import type { ChildInClass } from '../versions/child-in-class.js';
 import type { TeachingRoom } from '../versions/teaching-room.js';
-import { versionsOf, type Version } from '../versions/version.js';
+import { versionsByItem, type Version } from '../versions/version.js';
 import type { ClassPlan } from '../class-plan/class-plan.js';
 
 /** Whom a plan is reckoned for. */
@@ -58,7 +58,8 @@ export function evaluatePlan(plan: ClassPlan, library: Library, context: Evaluat
   const span = spanOf(timeline, context.pace.spread);
   const effort = effortCurveOf(timeline);
   const preparation = preparationIn(context.rules);
-  const versions = versionsOf(firstRounds(timeline.items), library, context);
+  const byItem = versionsByItem(firstRounds(timeline.items), library, context);
+  const versions = ([] as readonly Version[]).concat(...byItem);
   const checkContext: CheckContext = {
     plan,
     timeline,
@@ -77,7 +78,7 @@ export function evaluatePlan(plan: ClassPlan, library: Library, context: Evaluat
     children: context.children,
     ladder: context.ladder,
     startsAt: context.startsAt,
-    versions,
+    versionsByItem: byItem,
     rules: context.rules,
     room: context.room,
   };

@@ -23,6 +23,8 @@ export function frameOf({ cameraDistanceM, viewAngleDegrees }: TeachingRoom): { 
   return { widthM, heightM: widthM / pictureRatio };
 }
 
+const frames = new WeakMap<TeachingRoom, ReturnType<typeof frameOf>>();
+
 /** How high one reaches in a framing, with the arms; a child's teacher is taken as 1.75 m tall. */
 const reachM: Readonly<Record<Framing, Metres>> = { standing: 2.2, jump: 2.6, travel: 2.2, floor: 1.2 };
 
@@ -32,7 +34,8 @@ export function outOfRoom(movement: Movement, room: TeachingRoom): 'room' | 'fra
   const [long, short] = [Math.max(lengthM, widthM), Math.min(lengthM, widthM)];
   if (long > Math.max(room.clearLengthM, room.clearWidthM) || short > Math.min(room.clearLengthM, room.clearWidthM)) return 'room';
   if (!movement.view) return null;
-  const frame = frameOf(room);
+  const frame = frames.get(room) ?? frameOf(room);
+  frames.set(room, frame);
   // seen from the side a phrase goes along the width of the picture, seen from the front towards the camera
   const across = movement.view.facing === 'side' || movement.view.framing === 'travel' ? long : short;
   if (across > frame.widthM) return 'frame-width';

@@ -61,10 +61,16 @@ export interface VersionContext {
  * @returns one version per item and child, in the order of the items and then of the children
  */
 export function versionsOf(items: readonly TimedItem[], library: Library, context: VersionContext): readonly Version[] {
+  // lists are joined whole, far faster than one by one: there are hundreds of versions, and this runs at every key
+  return ([] as readonly Version[]).concat(...versionsByItem(items, library, context));
+}
+
+/** The same by item. An item that did not change keeps its list, for the same children, library, ladder and hour. */
+export function versionsByItem(items: readonly TimedItem[], library: Library, context: VersionContext): readonly (readonly Version[])[] {
   const kept = keptFor(library, context);
   let abilities: readonly Ability[] | null = null;
   const relatives = relativesIn(library);
-  const perItem = items.map(({ item, movement }) => {
+  return items.map(({ item, movement }) => {
     const known = kept.byItem.get(item);
     if (known) return known;
     abilities ??= context.children.map((child) => abilityOf(child, context.ladder));
@@ -74,8 +80,6 @@ export function versionsOf(items: readonly TimedItem[], library: Library, contex
     kept.byItem.set(item, versions);
     return versions;
   });
-  // lists are joined whole, far faster than one by one: there are hundreds of versions, and this runs at every key
-  return ([] as readonly Version[]).concat(...perItem);
 }
 
 /** What was found for the items of a plan; holds for the same children, library, ladder and hour. */

@@ -52,8 +52,7 @@ export class LadderService {
   /** Children of a group × what each works on; a fixed number of queries, whatever the number of marks. */
   async board(clubId: string, groupId: string): Promise<GroupBoardResponse> {
     const [group, today] = await Promise.all([this.groups.find(clubId, groupId), this.clubs.today(clubId)]);
-    const [children, ahead] = await Promise.all([this.childrenOf(clubId, [groupId], today), this.ahead(clubId, today)]);
-    const [board] = await this.boardsOf(clubId, [group], children, today, ahead);
+    const [board] = await this.boardsOf(clubId, [group], this.childrenOf(clubId, [groupId], today), today, this.ahead(clubId, today));
     return board ?? { group, columns: [], rows: [] };
   }
 
@@ -61,31 +60,32 @@ export class LadderService {
   async boards(clubId: string): Promise<readonly GroupBoardResponse[]> {
     const [all, today] = await Promise.all([this.groups.list(clubId), this.clubs.today(clubId)]);
     const groups = all.filter(({ archived }) => !archived);
-    const [children, ahead] = await Promise.all([
-      this.childrenOf(
-        clubId,
-        groups.map(({ id }) => id),
-        today,
-      ),
-      this.ahead(clubId, today),
-    ]);
+    if (groups.length === 0) return [];
+    const children = this.childrenOf(
+      clubId,
+      groups.map(({ id }) => id),
+      today,
+    );
+    const ahead = this.ahead(clubId, today);
     const byProgramme = groupBy(groups, ({ programme }) => programme);
     const found = await Promise.all([...byProgramme.values()].map((own) => this.boardsOf(clubId, own, children, today, ahead)));
     const boards = new Map(found.flat().map((board) => [board.group.id, board]));
     return groups.map((group) => boards.get(group.id) ?? { group, columns: [], rows: [] });
   }
 
-  /** @param groups of one programme @param children of these groups, and perhaps of others */
+  /**
+   * What does not wait for another is asked at the same time.
+   * @param groups of one programme @param asked children of these groups, and perhaps of others @param comes what decides when classes are
+   */
   private async boardsOf(
     clubId: string,
     groups: readonly GroupResponse[],
-    children: readonly ChildRow[],
+    asked: Promise<readonly ChildRow[]>,
     today: string,
-    ahead: Ahead,
+    comes: Promise<Ahead>,
   ): Promise<readonly GroupBoardResponse[]> {
     const programme = groups[0]?.programme ?? '';
-    const climbed = await this.syllabuses.climbed(clubId, programme);
-    // what does not wait for another is asked at the same time
+    const [climbed, children, ahead] = await Promise.all([this.syllabuses.climbed(clubId, programme), asked, comes]);
     const [climbers, club] = await Promise.all([
       this.climbers(clubId, groups, children, today, climbed),
       this.progressOfProgramme(clubId, programme, today),
