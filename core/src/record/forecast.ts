@@ -157,42 +157,50 @@ export function forecastOf(one: ChildToForecast, progress: Progress, coming: rea
   const asked = timeAsked(grade, child);
   const last = new Map<RequirementId | null, number>();
   const ends: number[] = [];
+  // what is the same in every run is found once: a board asks thirty such forecasts at a time
+  const practiceOf = Float64Array.from({ length: attended.length + coming.length + 1 }, (_, came) => practised(came));
+  const begins = open.map(({ name }) => byStanding[name]);
+  const shapes = open.map((work) => sideShape + work.shown);
+  const paces = new Float64Array(open.length);
+  const left = new Int32Array(open.length);
+  const needs = open.map((work) => work.left);
+  // the weeks and the age are there from this class on; before the first class they may be there today
+  const askedFrom = today >= asked ? -1 : firstFrom(coming, asked);
+  const cameFrom = attended.length + grade.leastClasses - child.classesSince;
+  let beyond = 0;
   for (let run = 0; run < runs; run += 1) {
     const ownPace = gamma(childShape + shown, chance) / (childShape + expected);
     const cameShare = beta(4 + attended.length, 1 + Math.max(0, held - attended.length), chance);
-    const paces = open.map(
-      (work) =>
-        (rate * ownPace * byStanding[work.name] * gamma(sideShape + work.shown, chance)) / (sideShape + rate * ownPace * work.practice),
-    );
-    const left = open.map((work) => work.left);
-    const begun = left.map(() => false);
+    for (const [side, { practice }] of open.entries())
+      paces[side] = (rate * ownPace * (begins[side] ?? 1) * gamma(shapes[side] ?? 1, chance)) / (sideShape + rate * ownPace * practice);
+    left.set(needs);
     let [came, isOpen, at, hangs] = [attended.length, left.length, -1, null as RequirementId | null];
-    const isAsked = (nth: number): boolean =>
-      child.classesSince + came - attended.length >= grade.leastClasses && (nth < 0 ? today : (coming[nth] ?? '')) >= asked;
-    while (at < coming.length && (isOpen > 0 || !isAsked(at))) {
+    while (at < coming.length && (isOpen > 0 || came < cameFrom || at < askedFrom)) {
       at += 1;
       if (isOpen === 0) hangs = null;
       if (chance() >= cameShare) continue;
       came += 1;
       const looked = Math.min(mostLooked, ownLooks / Math.max(1, isOpen));
-      const practice = practised(came);
+      const practice = practiceOf[came] ?? 0;
       for (let side = 0; side < left.length; side += 1) {
-        if ((left[side] ?? 0) === 0 || (rests[side] ?? []).some((other) => !begun[other])) continue;
+        const before = left[side] ?? 0;
+        if (before === 0 || waits(rests[side] ?? [], left, needs)) continue;
         if (chance() >= looked * Math.min(mostShown, (paces[side] ?? 0) * practice)) continue;
-        begun[side] = true;
-        left[side] = (left[side] ?? 0) - 1;
-        if (left[side] === 0) {
+        left[side] = before - 1;
+        if (before === 1) {
           isOpen -= 1;
           hangs = open[side]?.requirement.id ?? null;
         }
       }
     }
+    // whatever the other runs bring: the late end of the span lies beyond what is looked at
+    if (at >= coming.length && (beyond += 1) >= runs - indexOf(1 - tail)) return { kind: 'far' };
     ends.push(at);
     last.set(hangs, (last.get(hangs) ?? 0) + 1);
   }
   const sorted = ends.toSorted((a, b) => a - b);
   const dayAt = (share: number): Day | null => {
-    const at = sorted[Math.min(runs - 1, Math.floor(share * runs))] ?? coming.length;
+    const at = sorted[indexOf(share)] ?? coming.length;
     if (at >= coming.length) return null;
     return at < 0 ? today : (coming[at] ?? today);
   };
@@ -200,6 +208,24 @@ export function forecastOf(one: ChildToForecast, progress: Progress, coming: rea
   if (from === null || middle === null || to === null) return { kind: 'far' };
   const [hangsOn] = [...last.entries()].toSorted((a, b) => b[1] - a[1])[0] ?? [null];
   return { kind: 'span', from, middle, to, hangsOn };
+}
+
+/** Which of the runs in order stands for a share of them. */
+function indexOf(share: number): number {
+  const { runs } = forecastSettings;
+  return Math.min(runs - 1, Math.floor(share * runs));
+}
+
+/** Whether one of what it rests on was not shown once yet. */
+function waits(rests: readonly number[], left: Int32Array, needs: readonly number[]): boolean {
+  for (const other of rests) if (left[other] === needs[other]) return true;
+  return false;
+}
+
+/** The index of the first day from a day on; of days without end where none comes so late. */
+function firstFrom(days: readonly Day[], from: Day): number {
+  const found = days.findIndex((day) => day >= from);
+  return found < 0 ? Infinity : found;
 }
 
 /** The first day on which the weeks in the grade and the age that it asks for are there. */

@@ -2,9 +2,10 @@
 export type Chance = () => number;
 
 export function chanceOf(seed: number): Chance {
-  let state = seed >>> 0;
+  // kept as a signed whole number: one without a sign would be a new object at every draw
+  let state = seed | 0;
   return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
+    state = (state + 0x6d2b79f5) | 0;
     let mixed = Math.imul(state ^ (state >>> 15), state | 1);
     mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61);
     return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;

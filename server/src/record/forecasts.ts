@@ -17,9 +17,7 @@ export class Forecasts {
     if (!asked) return null;
     const { id, grade, child, attended, held } = asked;
     const key = `${id} ${grade.id} ${coming[0] ?? ''}`;
-    const restsOn = [today, marks, held, attended.length, attended.at(-1), child, coming, progress]
-      .map((one) => JSON.stringify(one))
-      .join(' ');
+    const restsOn = `${textOf(coming)} ${textOf(progress)} ${JSON.stringify([today, marks, held, attended.length, attended.at(-1), child])}`;
     const found = this.kept.get(key);
     if (found?.restsOn === restsOn) return found.forecast;
     const forecast = forecastOf(asked, progress, coming, today);
@@ -27,4 +25,13 @@ export class Forecasts {
     this.kept.set(key, { restsOn, forecast });
     return forecast;
   }
+}
+
+const texts = new WeakMap<object, string>();
+
+/** What all children of a group have in common is written once. */
+function textOf(shared: object): string {
+  const text = texts.get(shared) ?? JSON.stringify(shared);
+  texts.set(shared, text);
+  return text;
 }
