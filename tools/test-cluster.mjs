@@ -10,6 +10,9 @@ let own = null;
 export async function setup() {
   if (process.env['LEITER_TEST_DATABASE_URL']) return;
   requirePostgres();
+  // what does not build leaves no cluster behind
+  const built = run(process.execPath, [...tsc, '-b', 'core', 'contract', 'server']);
+  if (built.code !== 0) giveUp(built.output);
   own = cluster({ folder: `${root}/.leiter-test/server`, port: await freePort(), isForTests: true });
   own.start();
   process.env['LEITER_TEST_DATABASE_URL'] = own.url('postgres');
@@ -18,13 +21,13 @@ export async function setup() {
 
 /** The demo club and an empty Leiter are made once, by the server as it is built; each test file works on a copy. */
 async function makeTemplates() {
-  const built = run(process.execPath, [...tsc, '-b', 'core', 'contract', 'server']);
-  if (built.code !== 0) giveUp(built.output);
   for (const name of ['leiter_empty_template', 'leiter_demo_template']) own.createDatabase(name);
   const made = run(process.execPath, ['server/dist/demo/make-templates.js'], {
     env: { ...process.env, LEITER_EMPTY_URL: own.url('leiter_empty_template'), LEITER_DEMO_URL: own.url('leiter_demo_template') },
   });
-  if (made.code !== 0) giveUp(made.output);
+  if (made.code === 0) return;
+  own.destroy();
+  giveUp(made.output);
 }
 
 export function teardown() {

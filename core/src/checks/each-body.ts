@@ -39,9 +39,20 @@ function agesIn({ youngestYears, oldestYears }: CheckContext): readonly OneBody[
   return [...new Set([youngestYears, oldestYears])].map((ageYears) => ({ childId: null, ageYears, does: asPlanned }));
 }
 
+const lists = new WeakMap<CheckContext['versionsByItem'], ReadonlyMap<ItemId, readonly Version[]>>();
+
+/** The versions of each item by its id; an item that did not change keeps its list. */
+export function listsIn(versionsByItem: CheckContext['versionsByItem']): ReadonlyMap<ItemId, readonly Version[]> {
+  const known = lists.get(versionsByItem);
+  if (known) return known;
+  const found = new Map<ItemId, readonly Version[]>();
+  for (const versions of versionsByItem) if (versions[0]) found.set(versions[0].itemId, versions);
+  lists.set(versionsByItem, found);
+  return found;
+}
+
 function childrenIn({ children, versionsByItem, library }: CheckContext): readonly OneBody[] {
-  const ofItem = new Map<ItemId, readonly Version[]>();
-  for (const versions of versionsByItem) if (versions[0]) ofItem.set(versions[0].itemId, versions);
+  const ofItem = listsIn(versionsByItem);
   return children.map(({ id, ageYears }, nth): OneBody => ({
     childId: id,
     ageYears,
@@ -109,7 +120,9 @@ function othersIn(context: CheckContext): ReadonlyMap<ItemId, readonly Movement[
   if (before) return before;
   const others = new Map<ItemId, readonly Movement[]>();
   for (const versions of context.versionsByItem) {
-    const own = [...summaryOf(versions).instead.keys()].flatMap((slug) => context.library.get(slug) ?? []);
+    const { instead } = summaryOf(versions);
+    if (instead.size === 0) continue;
+    const own = [...instead.keys()].flatMap((slug) => context.library.get(slug) ?? []);
     if (versions[0] && own.length > 0) others.set(versions[0].itemId, own);
   }
   knownOthers.set(context, others);

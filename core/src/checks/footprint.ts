@@ -1,7 +1,9 @@
 import { groupBy } from '../values/group-by.js';
 import { firstRounds } from '../timing/timeline.js';
 import { inItsRoom } from '../versions/version.js';
-import { outOfRoom } from '../versions/teaching-room.js';
+import type { Item } from '../class-plan/class-plan.js';
+import type { Movement } from '../movement/movement.js';
+import { outOfRoom, type TeachingRoom } from '../versions/teaching-room.js';
 import { defineCheck, type CheckContext } from './check.js';
 import type { Found } from './finding.js';
 import { asReckonedWords, homeLacks, homeLacksWords, type HomeLacks } from './home-lacks.js';
@@ -34,14 +36,33 @@ export const footprint = defineCheck({
   mendWords: asReckonedWords,
 });
 
+interface Cause {
+  readonly movement: Movement;
+  readonly cause: Short | null;
+}
+
+const known = new WeakMap<TeachingRoom, WeakMap<Item, Cause>>();
+
+/** What it is too large for; the same at every key as long as nothing of it changes. */
+function causeOf(item: Item, movement: Movement, room: TeachingRoom): Short | null {
+  const inRoom = known.get(room) ?? new WeakMap<Item, Cause>();
+  known.set(room, inRoom);
+  const before = inRoom.get(item);
+  if (before?.movement === movement) return before.cause;
+  const whole = outOfRoom(inItsRoom(item, movement), room);
+  const { inLittleRoom } = movement.needs;
+  const isShownSo = inLittleRoom && !outOfRoom({ ...movement, needs: { ...movement.needs, footprint: inLittleRoom } }, room);
+  const cause = isShownSo ? null : whole;
+  inRoom.set(item, { movement, cause });
+  return cause;
+}
+
 /** What is done in little room can be shown so as well: the picture has to hold one of the two. */
 function shown({ room, timeline }: CheckContext): readonly Found<Fact>[] {
   if (!room) return [];
   const short = firstRounds(timeline.items).flatMap(({ item, movement }) => {
-    const cause = outOfRoom(inItsRoom(item, movement), room);
-    const { inLittleRoom } = movement.needs;
-    if (!cause || (inLittleRoom && !outOfRoom({ ...movement, needs: { ...movement.needs, footprint: inLittleRoom } }, room))) return [];
-    return [{ id: item.id, cause }];
+    const cause = causeOf(item, movement, room);
+    return cause ? [{ id: item.id, cause }] : [];
   });
   return [...groupBy(short, ({ cause }) => cause)].map(([cause, items]) => ({
     severity: 'caution',

@@ -3,9 +3,10 @@ import type { Movement } from '../movement/movement.js';
 import { onHandsSeconds } from '../preparation/on-hands.js';
 import type { TimedItem } from '../timing/timeline.js';
 import type { ItemId, Seconds } from '../values/unit.js';
+import type { Version } from '../versions/version.js';
 import { defineCheck, type CheckContext } from './check.js';
 import { limitAt, numberIn, ruleByAge, ruleNumber } from './club-rules.js';
-import { bodiesIn, itemsWhere, named, type OneBody } from './each-body.js';
+import { bodiesIn, itemsWhere, listsIn, named, type OneBody } from './each-body.js';
 import type { Found } from './finding.js';
 import { mendItem, suitableMovement } from './suitable-movement.js';
 
@@ -60,15 +61,27 @@ export function onHandsIn(context: CheckContext): OnHands {
   const before = known.get(context);
   if (before) return before;
   const items = itemsWhere(context, onHands);
-  const seconds = items.length === 0 ? [] : bodiesIn(context).map((body) => items.map((timed) => handsSeconds(body, timed)));
+  const bodies = bodiesIn(context);
+  const shares = items.map((timed) => sharesOf(context, bodies, timed));
+  const seconds = bodies.map((_body, nth) => items.map(({ movingSeconds }, index) => movingSeconds * (shares[index]?.[nth] ?? 0)));
   const found: OnHands = { items, seconds };
   known.set(context, found);
   return found;
 }
 
-function handsSeconds(body: OneBody, timed: TimedItem): Seconds {
-  const done = body.does(timed);
-  return done ? onHandsSeconds({ movement: done.movement, movingSeconds: timed.movingSeconds * done.share }, done.dose) : 0;
+const knownShares = new WeakMap<readonly Version[], readonly number[]>();
+
+/** How much of the moving of an item each body has its hands on the floor; the same for as long as the item and the children are. */
+function sharesOf(context: CheckContext, bodies: readonly OneBody[], timed: TimedItem): readonly number[] {
+  const versions = listsIn(context.versionsByItem).get(timed.item.id);
+  const before = versions && knownShares.get(versions);
+  if (before) return before;
+  const shares = bodies.map((body) => {
+    const done = body.does(timed);
+    return done ? onHandsSeconds({ movement: done.movement, movingSeconds: done.share }, done.dose) : 0;
+  });
+  if (versions) knownShares.set(versions, shares);
+  return shares;
 }
 
 /** Too long on the hands without relief. */

@@ -68,15 +68,14 @@ export function versionsOf(items: readonly TimedItem[], library: Library, contex
 /** The same by item. An item that did not change keeps its list, for the same children, library, ladder and hour. */
 export function versionsByItem(items: readonly TimedItem[], library: Library, context: VersionContext): readonly (readonly Version[])[] {
   const kept = keptFor(library, context);
-  let abilities: readonly Ability[] | null = null;
   const relatives = relativesIn(library);
   return items.map(({ item, movement }) => {
     const known = kept.byItem.get(item);
     if (known) return known;
-    abilities ??= context.children.map((child) => abilityOf(child, context.ladder));
+    kept.abilities ??= context.children.map((child) => abilityOf(child, context.ladder));
     // what is the same for every child is found once: there are hundreds of versions
     const tiers = hardestFirst.filter((tier) => item.tiers.includes(tier));
-    const versions = abilities.map((ability) => versionOf(item, movement, tiers, ability, context, relatives));
+    const versions = kept.abilities.map((ability) => versionOf(item, movement, tiers, ability, context, relatives));
     kept.byItem.set(item, versions);
     return versions;
   });
@@ -88,6 +87,8 @@ interface KeptVersions {
   readonly ladder: Syllabus | null;
   readonly startsAt: string | null;
   readonly byItem: WeakMap<Item, readonly Version[]>;
+  /** What each child is able to do; null as long as nobody asked. */
+  abilities: readonly Ability[] | null;
 }
 
 /** A plan is reckoned anew after every key; what does not change keeps its object, and so its versions. */
@@ -96,7 +97,7 @@ const keptVersions = new WeakMap<readonly ChildInClass[], KeptVersions>();
 function keptFor(library: Library, { children, ladder, startsAt }: VersionContext): KeptVersions {
   const before = keptVersions.get(children);
   if (before?.library === library && before.ladder === ladder && before.startsAt === startsAt) return before;
-  const kept: KeptVersions = { library, ladder, startsAt, byItem: new WeakMap() };
+  const kept: KeptVersions = { library, ladder, startsAt, byItem: new WeakMap(), abilities: null };
   keptVersions.set(children, kept);
   return kept;
 }

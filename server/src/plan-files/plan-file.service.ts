@@ -22,7 +22,8 @@ import { refusalOfUndo, restoreEntries, storeEntries, type EntryBefore } from '.
 import { LibraryService } from '../library/library.service.js';
 import type { Asker } from '../people/asker.js';
 import { PlansService, type SavePlanRefusal } from '../plans/plans.service.js';
-import { plainPlan, planFault, withInline, type PreviewFault } from './preview.service.js';
+import { withInline, type PreviewFault } from './brought-movements.js';
+import { plainPlan, planFault } from './preview.service.js';
 
 export type ImportRefusal = { readonly kind: 'faults'; readonly faults: readonly PreviewFault[] } | SavePlanRefusal;
 export type UndoPlanRefusal = { readonly kind: 'changed-since' } | { readonly kind: 'in-use'; readonly slug: string };

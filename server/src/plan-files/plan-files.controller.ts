@@ -6,7 +6,8 @@ import { AskedBy, ForEverybody, ForRoles } from '../people/session.guard.js';
 import { planProblem } from '../plans/plans.controller.js';
 import { PlanFileService, type UndoPlanRefusal } from './plan-file.service.js';
 import { PlanPaperService } from './plan-paper.service.js';
-import { PreviewService, type PreviewFault } from './preview.service.js';
+import type { PreviewFault } from './brought-movements.js';
+import { PreviewService } from './preview.service.js';
 
 const mostErrorsNamed = 200;
 

@@ -6,13 +6,10 @@ import {
   defaultTimingSettings,
   evaluatePlan,
   itemTotals,
-  libraryFaultWords,
-  libraryWithRows,
   longestTalk,
   meanAge,
   paceOf,
   plainPace,
-  readBeside,
   readPlan,
   refused,
   sectionSeconds,
@@ -35,12 +32,7 @@ import { ClubService } from '../club/club.service.js';
 import type { Asker } from '../people/asker.js';
 import { LibraryService } from '../library/library.service.js';
 import { SyllabusService } from '../syllabus/syllabus.service.js';
-
-/** What does not fit, by the path in the file. */
-export interface PreviewFault {
-  readonly field: string;
-  readonly message: string;
-}
+import { broughtWithRows, withInline, type PreviewFault } from './brought-movements.js';
 
 @Injectable()
 export class PreviewService {
@@ -90,7 +82,7 @@ export class PreviewService {
     };
     const plan = readPlan(plainPlan(file), library.value, ageBandOf(meanAge(context.agesYears)));
     if (!plan.ok) return refused(plan.error.map(planFault));
-    const reckoned = library.value === own ? await this.library.reckoned(clubId) : libraryWithRows(library.value);
+    const reckoned = library.value === own ? await this.library.reckoned(clubId) : broughtWithRows(library.value);
     const evaluation = evaluatePlan(plan.value, reckoned, context);
     return accepted(answerOf(plan.value, withTriedMends(plan.value, reckoned, context, evaluation), reckoned, context));
   }
@@ -126,44 +118,6 @@ const listed = (words: readonly string[]): string => words.join(', ');
 /** The file as core knows it: plain values, without the classes that validated it. */
 export function plainPlan(file: PlanFile): WrittenPlan {
   return JSON.parse(JSON.stringify(file)) as WrittenPlan; // validated field by field by its contract class
-}
-
-/** The club's library with what the file brings along; an entry of the file counts before that of the club. */
-export function withInline(own: Library, file: PlanFile): Result<Library, readonly PreviewFault[]> {
-  const misnamed = file.sections.flatMap(({ items }, section) =>
-    items.flatMap(({ movement, movementInline }, item) => {
-      const slug = movementInline ? slugIn(movementInline) : '';
-      if (slug === '' || slug === movement) return [];
-      const field = `plan.sections.${String(section)}.items.${String(item)}.movementInline.slug`;
-      return [{ field, message: `The item names “${movement}”, its entry “${slug}”: they have to be the same.` }];
-    }),
-  );
-  if (misnamed.length > 0) return refused(misnamed);
-  const inline = file.sections.flatMap(({ items }, section) =>
-    items.flatMap(({ movement, movementInline }, item) =>
-      movementInline
-        ? [{ path: `plan.sections.${String(section)}.items.${String(item)}.movementInline`, entry: { slug: movement, ...movementInline } }]
-        : [],
-    ),
-  );
-  const listed = (file.movements ?? []).map((entry, index) => ({ path: `plan.movements.${String(index)}`, entry }));
-  const brought = new Map([...listed, ...inline].map((one) => [slugIn(one.entry), one]));
-  if (brought.size === 0) return accepted(own);
-  const read = readBeside(
-    own,
-    [...brought.values()].map(({ entry }) => entry),
-  );
-  if (read.ok) return accepted(read.value);
-  return refused(
-    read.error.map((fault) => ({
-      field: `${brought.get(fault.entry)?.path ?? 'plan.movements'}${fault.field === '' ? '' : `.${fault.field}`}`,
-      message: libraryFaultWords(fault),
-    })),
-  );
-}
-
-function slugIn(entry: object): string {
-  return 'slug' in entry && typeof entry.slug === 'string' ? entry.slug : '';
 }
 
 function childInClass({ id, birthDate, grade, household, standings }: PreviewChild, today: string): ChildInClass {
