@@ -7,7 +7,6 @@ import Typography from '@mui/material/Typography';
 import {
   aboutOf,
   abouts,
-  checksTold,
   clockText,
   severities,
   wordsOf,
@@ -20,10 +19,10 @@ import {
   type TriedMend,
 } from '@leiter/core';
 import { memo, useState } from 'react';
-import { Link } from 'react-router';
 import { aboutWords } from '../../shared/about-words';
 import { palette } from '../../shared/palette';
 import { TextButton } from '../../shared/text-button';
+import { TurnedOff } from './turned-off';
 import { keyOf, useTriedMends, type Reckoned } from './use-tried-mends';
 
 interface Props {
@@ -131,26 +130,13 @@ export const FindingsList = memo(function FindingsList({ reckoned, library, cont
           ))}
         </Box>
       )}
-      <TurnedOff context={context} />
+      <TurnedOff rules={context.rules} />
       <Typography variant="caption" component="p" sx={{ mt: 1 }}>
         <Trans>Usual cautions only. Your governing body’s rules, your training and medical advice come first.</Trans>
       </Typography>
     </Box>
   );
 });
-
-/** What nobody looks for in this club: whoever reads that nothing is to mend has to know it. */
-function TurnedOff({ context: { rules } }: Pick<Props, 'context'>) {
-  const off = checksTold.filter(({ id }) => rules.off.some(({ check }) => check === id)).map(({ title }) => title);
-  if (off.length === 0) return null;
-  return (
-    <Typography variant="body2" sx={{ mt: 1 }}>
-      <Trans>
-        Not looked for in your club: {off.join(', ')}. <Link to="/club/checks">Checks</Link>
-      </Trans>
-    </Typography>
-  );
-}
 
 /** What a mend adds to the class; a second or two nobody asks about. */
 function addedWords(seconds: number): string {

@@ -27,6 +27,7 @@ import { useState, type ReactNode } from 'react';
 import { Figure } from '../../shared/figure';
 import { palette } from '../../shared/palette';
 import { sectionWords } from '../../shared/words';
+import { TurnedOff } from '../findings/turned-off';
 import { versionsTold } from '../editing/versions-told';
 
 interface Props {
@@ -165,6 +166,7 @@ export function BeforeClass({
           </Box>
         );
       })}
+      <TurnedOff rules={context.rules} />
       <Typography variant="h2" sx={{ mt: 2.5, mb: 0.5 }}>
         <Trans>Safety talk</Trans>
       </Typography>
