@@ -4,5 +4,5 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   resolve: { conditions: ['@leiter/source', ...defaultServerConditions] },
   ssr: { resolve: { conditions: ['@leiter/source', ...defaultServerConditions] } },
-  test: { name: 'core', environment: 'node', include: ['src/**/*.test.ts'], testTimeout: 30_000, isolate: false, pool: 'threads' },
+  test: { name: 'core', environment: 'node', include: ['src/**/*.test.ts'], testTimeout: 120_000, isolate: false, pool: 'threads' },
 });

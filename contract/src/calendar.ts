@@ -1,4 +1,4 @@
-import { type Forecast, classLengths, type AgeBand } from '@leiter/core';
+import { type Forecast, classLengths, type AgeBand, type Side } from '@leiter/core';
 import { IsIn, IsUUID } from 'class-validator';
 import type { ChildLogEntry } from './child-log.js';
 import type { ClassResponse, ExpectedChild } from './class.js';
@@ -105,7 +105,7 @@ export interface CloseToGrade {
   readonly ofCount: number;
   readonly isEarned: boolean;
   /** What would bring it: movements that are asked and not met, with the sides that are open. */
-  readonly open: readonly { readonly movement: string; readonly sides: readonly ('left' | 'right')[] }[];
+  readonly open: readonly { readonly movement: string; readonly sides: readonly Side[] }[];
   readonly forecast: Forecast | null;
 }
 

@@ -1,4 +1,4 @@
-import type { Mark } from '@leiter/core';
+import type { Mark, Side } from '@leiter/core';
 import type { Consent, Practice } from './home.js';
 import type { ChildLogEntry } from './child-log.js';
 import type { HealthNotes } from './health-note.js';
@@ -174,7 +174,7 @@ export interface ChildResponse {
   readonly givenName: string;
   readonly familyInitial: string;
   readonly birthDate: string;
-  readonly leadSide: 'left' | 'right';
+  readonly leadSide: Side;
   readonly household: Household;
   /** Grows with each change of the home. */
   readonly householdVersion: number;

@@ -12,6 +12,7 @@ import {
   type TeachingStyle,
   type Visit,
   type Way,
+  type Side,
 } from '@leiter/core';
 import { Transform, Type } from 'class-transformer';
 import {
@@ -232,7 +233,7 @@ export interface ExpectedChild {
   readonly name: string;
   readonly birthDate: string;
   readonly ageYears: number;
-  readonly leadSide: 'left' | 'right';
+  readonly leadSide: Side;
   readonly gradeName: string | null;
   readonly attendance: Attendance | null;
   /** Slugs of the grades it has earned in the programme of the class. */

@@ -1,4 +1,4 @@
-import type { Mark, ObservedSide } from '@leiter/core';
+import type { Mark, ObservedSide, Side } from '@leiter/core';
 import { Type } from 'class-transformer';
 import { IsInt, Matches, Max, Min } from 'class-validator';
 import { notAMovement, slug } from './names.js';
@@ -34,7 +34,7 @@ export interface SentClip {
 export interface ClipResponse extends SentClip {
   readonly childId: string;
   readonly childName: string;
-  readonly leadSide: 'left' | 'right';
+  readonly leadSide: Side;
   readonly seconds: number | null;
   readonly framesPerSecond: number | null;
   readonly width: number;

@@ -1,9 +1,10 @@
 import { defaultTimingSettings, paceOf, usualRules, type EvaluationContext } from '@leiter/core';
+import { isExpected } from './who-comes.js';
 import type { ClassPageResponse } from './class.js';
 
 /** Whom the plan of a class is reckoned for: those expected, without told absences. */
 export function evaluationContextOf(page: ClassPageResponse): EvaluationContext {
-  const coming = page.children.filter(({ attendance }) => attendance !== 'absent');
+  const coming = page.children.filter(isExpected);
   return {
     settings: defaultTimingSettings,
     exposures: new Map(page.exposures.map(({ movement, ...exposure }) => [movement, exposure])),

@@ -8,6 +8,7 @@ import {
   type Missing,
   type ObservedSide,
   type Station,
+  type Side,
 } from '@leiter/core';
 import { Type } from 'class-transformer';
 import {
@@ -185,7 +186,7 @@ export interface GradingChild {
   readonly childId: string;
   readonly name: string;
   readonly ageYears: number;
-  readonly leadSide: 'left' | 'right';
+  readonly leadSide: Side;
   readonly groupName: string | null;
   /** The grade it goes for; null at the top of the ladder. */
   readonly gradeId: string | null;

@@ -1,4 +1,4 @@
-import { classLengths, type Forecast, type Mark, type MeasuredLine, type StandingName } from '@leiter/core';
+import { classLengths, type Forecast, type Mark, type MeasuredLine, type StandingName, type Side } from '@leiter/core';
 import { IsBoolean, IsIn, IsInt, IsOptional, IsUUID, Max, Min } from 'class-validator';
 import type { RequirementResponse } from './syllabus.js';
 import { Line, TimeOfDay } from './text.js';
@@ -92,7 +92,7 @@ export interface GroupBoardResponse {
 export interface BoardRow {
   readonly childId: string;
   readonly name: string;
-  readonly leadSide: 'left' | 'right';
+  readonly leadSide: Side;
   readonly earnedGrade: string | null;
   /** Null at the top of the ladder. */
   readonly nextGradeId: string | null;
@@ -113,10 +113,10 @@ export interface BoardCell {
   readonly standing: StandingName;
   readonly bestMark: Mark | null;
   /** The sides that are not met yet, where sides are asked. */
-  readonly sidesOpen: readonly ('left' | 'right')[];
+  readonly sidesOpen: readonly Side[];
   /** Where each side that is asked stands; how often and on how many days it was met; the best that was measured of what is asked, and when first. */
   readonly sides: readonly {
-    readonly side: 'left' | 'right' | null;
+    readonly side: Side | null;
     readonly name: StandingName;
     readonly times: number;
     readonly days: number;

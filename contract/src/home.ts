@@ -9,6 +9,7 @@ import {
   type PracticeFeeling,
   type Row,
   type StandingName,
+  type Side,
 } from '@leiter/core';
 import { Type } from 'class-transformer';
 import { IsBoolean, IsIn, IsInt, IsObject, IsUUID, Matches, Min, ValidateNested } from 'class-validator';
@@ -109,7 +110,7 @@ export interface HomePageResponse {
   readonly today: string;
   readonly child: {
     readonly givenName: string;
-    readonly leadSide: 'left' | 'right';
+    readonly leadSide: Side;
     /** As what age its figures are drawn; not in what a phone kept from an earlier version. */
     readonly ageBand?: AgeBand;
     readonly household: Household;

@@ -1,4 +1,4 @@
-import type { Criterion, LadderLine, Mark } from '@leiter/core';
+import type { Criterion, LadderLine, Mark, StretchingSchool } from '@leiter/core';
 import { marks } from '@leiter/core';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsObject, Matches, Max, Min, ValidateNested } from 'class-validator';
@@ -190,7 +190,7 @@ export interface GradeResponse {
 export interface SyllabusResponse {
   readonly programme: string;
   readonly programmeName: string;
-  readonly stretchingSchool: 'early-static' | 'dynamic-first';
+  readonly stretchingSchool: StretchingSchool;
   /** What a child is called that has no grade yet. */
   readonly startsAs: string;
   readonly version: number;

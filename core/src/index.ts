@@ -1,4 +1,5 @@
 export { accepted, refused, type Result } from './values/result.js';
+export type { Side } from './values/side.js';
 export { itemSides, sidesText, sidesToChoose, type ItemSides } from './movement/sides.js';
 export type {
   ChildId,
@@ -141,6 +142,7 @@ export {
   type CheckTold,
   type Finding,
 } from './checks/all-checks.js';
+export type { StretchingSchool } from './checks/check.js';
 export {
   everyAge,
   isByAge,

@@ -1,3 +1,4 @@
+import type { Side } from '../values/side.js';
 import { groupBy } from '../values/group-by.js';
 import { listText } from '../values/list-text.js';
 import type { PlanEdit } from '../class-plan/edit.js';
@@ -9,7 +10,7 @@ import { defineCheck } from './check.js';
 import type { Found } from './finding.js';
 
 export type Fact =
-  | { readonly kind: 'one-side-only'; readonly planned: 'left' | 'right' | 'lead' }
+  | { readonly kind: 'one-side-only'; readonly planned: Side | 'lead' }
   | { readonly kind: 'unequal-sides'; readonly movements: readonly MovementSlug[] };
 
 /** Of alternating reps one side gets one more; from ten on nobody feels it. */
@@ -94,7 +95,7 @@ function amountsOf(items: readonly TimedItem[]): Amounts {
 }
 
 /** The only side that is planned; where each child does the side it prefers, that one. A lead beside both is a little more of it. */
-function onlySide({ left, right, lead }: Amounts): 'left' | 'right' | 'lead' | null {
+function onlySide({ left, right, lead }: Amounts): Side | 'lead' | null {
   if (left > 0 && right > 0) return null;
   if (left > 0) return 'left';
   if (right > 0) return 'right';
@@ -104,9 +105,7 @@ function onlySide({ left, right, lead }: Amounts): 'left' | 'right' | 'lead' | n
 /** Compared to the tenth of a second: sums of fractions are not equal to the last bit. */
 const isUnequal = ({ left, right }: Amounts): boolean => Math.abs(left - right) >= 0.1;
 
-function oneSideOnly(
-  single: readonly { readonly items: readonly TimedItem[]; readonly planned: 'left' | 'right' | 'lead' }[],
-): readonly Found<Fact>[] {
+function oneSideOnly(single: readonly { readonly items: readonly TimedItem[]; readonly planned: Side | 'lead' }[]): readonly Found<Fact>[] {
   // a movement that alternates by itself is done on the side one prefers only where it says so
   const asked = single.filter(({ items, planned }) => planned !== 'lead' || items.some(({ movement }) => movement.sides === 'each'));
   const [first] = asked;

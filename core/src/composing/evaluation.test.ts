@@ -65,8 +65,9 @@ it('says of a plan after any edits what it says of it from nothing', () => {
   fc.assert(
     fc.property(edits, (some) => {
       let now = plan;
+      let made = 0;
       for (const edit of some) {
-        const done = applyEdit(now, edit satisfies PlanEdit, () => 'new');
+        const done = applyEdit(now, edit satisfies PlanEdit, () => `new-${String((made += 1))}`);
         if (done.ok) now = done.value;
         const anew = { ...context, children: [...children], room: context.room && { ...context.room } };
         expect(evaluatePlan(now, library, context)).toEqual(evaluatePlan(now, library, anew));

@@ -1,3 +1,4 @@
+import type { Side } from '../values/side.js';
 import {
   aboutAxis,
   aboutX,
@@ -117,7 +118,7 @@ type Sided = 'Hip' | 'Thigh' | 'Knee' | 'Shin' | 'Ankle' | 'Foot' | 'Heel' | 'To
 
 /** A part of the body – `own` and `other` are the sides of what touches –, or a point seen from the chest, in body lengths. */
 export type Target =
-  | `${'left' | 'right' | 'own' | 'other'}${Sided}`
+  | `${Side | 'own' | 'other'}${Sided}`
   | 'belly'
   | 'chest'
   | 'head'

@@ -1,3 +1,4 @@
+import type { Side } from '../values/side.js';
 import { isDay } from '../values/day.js';
 import { accepted, refused, type Result } from '../values/result.js';
 import type { Day } from '../values/unit.js';
@@ -12,7 +13,7 @@ export interface KnownChild {
   readonly givenName: string;
   readonly familyInitial: string;
   readonly birthDate: Day;
-  readonly leadSide: 'left' | 'right';
+  readonly leadSide: Side;
   readonly groupIds: readonly string[];
   /** Slugs of the grades it has earned, by programme. */
   readonly earned: ReadonlyMap<string, readonly string[]>;
@@ -57,7 +58,7 @@ export interface ChildIntake {
   readonly givenName: string;
   readonly familyInitial: string;
   readonly birthDate: Day;
-  readonly leadSide: 'left' | 'right';
+  readonly leadSide: Side;
   /** The group to join; null where none is named or the child is in it. */
   readonly groupId: string | null;
   /** The grade to write down as earned; null where none is named or the child has it, or a higher one. */
@@ -97,7 +98,7 @@ interface ReadChild {
   readonly givenName: string;
   readonly familyInitial: string;
   readonly birthDate: Day;
-  readonly leadSide: 'left' | 'right' | null;
+  readonly leadSide: Side | null;
   readonly group: ChildrenTableContext['groups'][number] | null;
   readonly grade: ChildrenTableContext['ladders'][number]['grades'][number] | null;
 }

@@ -1,3 +1,4 @@
+import type { Side } from '../values/side.js';
 import type { Grade, Requirement } from '../syllabus/syllabus.js';
 import { sidesAsked } from '../syllabus/syllabus.js';
 import type { Day, ObservationId } from '../values/unit.js';
@@ -28,7 +29,7 @@ export function readinessFor(grade: Grade, observations: readonly Observation[],
 }
 
 /** What would be seen if a requirement were shown as it is asked, once on every side. */
-function shownOn({ id, movement, stage, criterion }: Requirement, leadSide: 'left' | 'right', day: Day): readonly Observation[] {
+function shownOn({ id, movement, stage, criterion }: Requirement, leadSide: Side, day: Day): readonly Observation[] {
   return sidesAsked(criterion, leadSide).map((side) => ({
     // nothing of these is stored: they only have to differ
     id: `${id} ${side ?? ''}` as ObservationId,

@@ -1,5 +1,6 @@
 import { activeSecondsOf, restSecondsOf, tempoOf, unevenOf, type Dose } from '../movement/dose.js';
 import type { ItemSides } from '../movement/sides.js';
+import type { Side } from '../values/side.js';
 import type { Seconds } from '../values/unit.js';
 
 /** How it went at home: in a tap. What hurts is told to the instructor. */
@@ -9,7 +10,7 @@ export type PracticeFeeling = (typeof practiceFeelings)[number];
 /** What happens for some seconds when a child practises with the counter. */
 export interface PracticeStep {
   readonly kind: 'ready' | 'work' | 'rest' | 'change';
-  readonly side: 'left' | 'right' | null;
+  readonly side: Side | null;
   /** Counted from 1, of how many; of a side. */
   readonly set: number;
   readonly sets: number;
@@ -22,7 +23,7 @@ export interface PracticeStep {
 export const practiceSettings = { ready: 5, change: 5, countedDown: 5 } as const satisfies Readonly<Record<string, Seconds>>;
 
 /** The sides as one does them, one after the other; null where there is none to change. @param lead which side a child prefers */
-function sidesInTurn(sides: ItemSides, lead: 'left' | 'right'): readonly ('left' | 'right' | null)[] {
+function sidesInTurn(sides: ItemSides, lead: Side): readonly (Side | null)[] {
   switch (sides) {
     case 'none':
     case 'alternating':
@@ -74,7 +75,7 @@ function countedDown(seconds: Seconds): PracticeStep['counts'] {
  * How a dose is practised with a counter that speaks, from getting ready to the last set: set by set, a rest between, each side by itself.
  * @returns at least one step of work; a rest of no length is left out
  */
-export function practiceSteps(dose: Dose, sides: ItemSides, lead: 'left' | 'right'): readonly PracticeStep[] {
+export function practiceSteps(dose: Dose, sides: ItemSides, lead: Side): readonly PracticeStep[] {
   const sets = setsOf(dose);
   const rest = sets.length > 1 ? restSecondsOf(dose) / (sets.length - 1) : 0;
   const turns = sidesInTurn(sides, lead);

@@ -1,3 +1,4 @@
+import type { Side } from '../values/side.js';
 import type { LimbAngles } from '../figure/pose.js';
 import { pointing } from '../figure/poses/limbs.js';
 import { fistAtHip } from '../figure/poses/arms.js';
@@ -62,7 +63,7 @@ const longestFirst = armNames.toSorted((a, b) => b.length - a.length);
 
 interface Said {
   readonly name: string;
-  readonly side: 'left' | 'right' | null;
+  readonly side: Side | null;
 }
 
 /** The names in the order in which they are said, each with the side before it, or right after it: `R high and L hip`, `punch R`. */

@@ -1,7 +1,8 @@
+import type { Side } from '../values/side.js';
 import type { Degrees } from '../figure/vector.js';
 import type { MovementSlug } from '../values/unit.js';
 
-export type Foot = 'left' | 'right';
+export type Foot = Side;
 /** On which foot the body stands. */
 export type Weight = Foot | 'both';
 

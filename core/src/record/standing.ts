@@ -1,3 +1,4 @@
+import type { Side } from '../values/side.js';
 import { addDays, daysBetween } from '../values/day.js';
 import { marks, type Mark } from '../movement/movement.js';
 import { sidesAsked, type Criterion, type Requirement } from '../syllabus/syllabus.js';
@@ -11,7 +12,7 @@ export const standingSettings = { lastCounting: 3, fadingWeeks: 10 } as const;
 
 /** What the observations of one side add up to. */
 export interface SideStanding {
-  readonly side: 'left' | 'right' | null;
+  readonly side: Side | null;
   readonly name: StandingName;
   /** How often and on how many days the criterion was met within its weeks. */
   readonly times: number;
@@ -67,7 +68,7 @@ export function judge(observation: Observation, criterion: Criterion): 'meets' |
 export function standingOf(
   requirement: Requirement,
   observations: readonly Observation[],
-  context: { readonly today: Day; readonly leadSide: 'left' | 'right' },
+  context: { readonly today: Day; readonly leadSide: Side },
 ): Standing {
   return standingOfCurrent(requirement, currentObservations(observations), context);
 }
@@ -76,7 +77,7 @@ export function standingOf(
 export function standingOfCurrent(
   requirement: Requirement,
   current: readonly Observation[],
-  context: { readonly today: Day; readonly leadSide: 'left' | 'right' },
+  context: { readonly today: Day; readonly leadSide: Side },
 ): Standing {
   const relevant = current.filter(
     (one) => one.movement === requirement.movement && one.stage === requirement.stage && one.seenOn <= context.today,

@@ -1,3 +1,4 @@
+import type { Side } from '../values/side.js';
 import { ageOn, daysBetween } from '../values/day.js';
 import type { Grade } from '../syllabus/syllabus.js';
 import type { Day } from '../values/unit.js';
@@ -23,7 +24,7 @@ export interface Verdict {
 /** What the verdict on a child rests on besides the observations. */
 export interface ChildOnLadder {
   readonly birthDate: Day;
-  readonly leadSide: 'left' | 'right';
+  readonly leadSide: Side;
   /** The day of the last grade, or of joining the programme. */
   readonly inGradeSince: Day;
   readonly classesSince: number;

@@ -1,3 +1,4 @@
+import type { Side } from '../values/side.js';
 import type { Mark } from '../movement/movement.js';
 import type { GradeId, MovementSlug, ProgrammeSlug, RequirementId } from '../values/unit.js';
 
@@ -68,7 +69,7 @@ export function gradeAbove(syllabus: Syllabus, earned: readonly string[]): Grade
 }
 
 /** The sides on which a requirement is to be shown; null stands for a movement without sides. */
-export function sidesAsked(criterion: Criterion, leadSide: 'left' | 'right'): readonly ('left' | 'right' | null)[] {
+export function sidesAsked(criterion: Criterion, leadSide: Side): readonly (Side | null)[] {
   switch (criterion.sides) {
     case 'none':
       return [null];

@@ -1,3 +1,4 @@
+import type { Side } from '../values/side.js';
 import type { Observation } from '../record/observation.js';
 import { isMet, standingOf, type Standing } from '../record/standing.js';
 import { worthWatching } from '../record/worth-watching.js';
@@ -19,7 +20,7 @@ const taughtEach = 4;
 interface Look {
   readonly child: string;
   readonly requirement: Requirement | null;
-  readonly side: 'left' | 'right' | null;
+  readonly side: Side | null;
 }
 
 /** Who decides whom to look at, with what is known. */

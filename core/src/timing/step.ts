@@ -1,3 +1,4 @@
+import type { Side } from '../values/side.js';
 import { passesOf } from '../class-plan/class-plan.js';
 import { activeSecondsOf, countsOnce, restSecondsOf, tempoOf, timesLearnt, type Dose, type LengthBack } from '../movement/dose.js';
 import type { Seconds } from '../values/unit.js';
@@ -7,7 +8,7 @@ import { phraseRead } from '../phrase/read-once.js';
 import type { TimedItem } from './timeline.js';
 
 /** The side of the children's bodies that works in a step. */
-export type StepSide = 'left' | 'right' | 'lead' | null;
+export type StepSide = Side | 'lead' | null;
 
 /** What happens within an item, one after the other; their seconds add up to the item's. */
 export type Step =

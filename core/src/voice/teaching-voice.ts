@@ -1,3 +1,4 @@
+import type { Side } from '../values/side.js';
 /** Languages a class is counted in. */
 export const countLanguages = ['en', 'ja', 'ko', 'fr'] as const;
 export type CountLanguage = (typeof countLanguages)[number];
@@ -51,7 +52,7 @@ export const usualVoice: TeachingVoice = {
 };
 
 /** The side the leader moves so that the children see theirs. */
-export function leaderSide(children: 'left' | 'right', stance: Stance): 'left' | 'right' {
+export function leaderSide(children: Side, stance: Stance): Side {
   if (stance !== 'mirror') return children;
   return children === 'left' ? 'right' : 'left';
 }

@@ -11,6 +11,7 @@ import {
   type ChildIntake,
   type ChildrenTableContext,
   type Result,
+  type Side,
 } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
@@ -30,7 +31,7 @@ import { unknownHousehold } from './child.mapper.js';
 interface Before {
   readonly childId: string;
   readonly isNew: boolean;
-  readonly leadSide: 'left' | 'right' | null;
+  readonly leadSide: Side | null;
   readonly enrolments: readonly string[];
   readonly awards: readonly string[];
 }
@@ -152,7 +153,7 @@ export class ChildrenImportService {
       ],
     );
     const turned = children.filter(({ first, turnsTo }) => first.knownId !== null && turnsTo !== null);
-    const sides = await rows<{ id: string; lead_side: 'left' | 'right' }>(
+    const sides = await rows<{ id: string; lead_side: Side }>(
       manager,
       'SELECT id, lead_side FROM child WHERE club_id = $1 AND id = ANY($2)',
       [clubId, turned.map(({ id }) => id)],

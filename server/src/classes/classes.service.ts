@@ -1,4 +1,5 @@
 import type { Attendance, ChangeClassRequest, ClassPageResponse, ClassResponse, ExpectedChild, ItemTimesRequest } from '@leiter/contract';
+import { isExpected } from '@leiter/contract/who-comes';
 import {
   addDays,
   ageOn,
@@ -11,6 +12,7 @@ import {
   type ItemRun,
   type LearnedPace,
   type KnownMark,
+  type Side,
 } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
@@ -39,7 +41,7 @@ interface ExpectedRow {
   readonly given_name: string;
   readonly family_initial: string;
   readonly birth_date: string;
-  readonly lead_side: 'left' | 'right';
+  readonly lead_side: Side;
   readonly status: Attendance | null;
   readonly grade_name: string | null;
   readonly household: unknown;
@@ -73,7 +75,7 @@ export class ClassesService {
     const session = await this.find(clubId, id);
     const children = await this.sparing(asker, session, await this.expected(clubId, session));
     const stored = await this.plans.find(clubId, id);
-    const coming = children.filter(({ attendance }) => attendance !== 'absent').map((child) => child.id);
+    const coming = children.filter(isExpected).map((child) => child.id);
     const exposures = exposuresOf(coming, await this.taughtBefore(clubId, session));
     const observations = await rows<ObservationRow>(
       this.source,
@@ -104,7 +106,7 @@ export class ClassesService {
     const coming = (await this.calendar.coming(clubId)).find((one) => one.group.id === group.id);
     const today = await this.clubs.today(clubId);
     const session = coming?.class ?? notYetOnCalendar(group, coming?.day ?? today);
-    const expected = (await this.expected(clubId, session)).filter(({ attendance }) => attendance !== 'absent');
+    const expected = (await this.expected(clubId, session)).filter(isExpected);
     const children = await this.sparing(asker, session, expected);
     const exposures = exposuresOf(
       children.map(({ id }) => id),

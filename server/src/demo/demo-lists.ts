@@ -1,5 +1,5 @@
 import type { Household } from '@leiter/contract';
-import type { ClassLength } from '@leiter/core';
+import type { ClassLength, Side } from '@leiter/core';
 import { contentFile } from '../library/shipped-content.js';
 
 /** How a child of the demo comes along in the term. */
@@ -9,7 +9,7 @@ export interface DemoChild {
   readonly givenName: string;
   readonly familyInitial: string;
   readonly ageYears: number;
-  readonly leadSide: 'left' | 'right';
+  readonly leadSide: Side;
   readonly home: string;
   readonly group: string;
   /** The grade earned before the term; null for none. */

@@ -8,6 +8,7 @@ import {
   type Measure,
   type Observation,
   type Requirement,
+  type Side,
 } from '@leiter/core';
 import type { Chance } from './chance.js';
 import type { Course } from './demo-lists.js';
@@ -35,7 +36,7 @@ const courses: Readonly<Record<Course, { readonly start: number; readonly perWee
 
 interface Subject {
   readonly childId: string;
-  readonly leadSide: 'left' | 'right';
+  readonly leadSide: Side;
   readonly course: Course;
   readonly next: Grade;
 }

@@ -1,4 +1,4 @@
-import { addDays, ageOn, gradeAbove, groupBy, type ChildOnLadder, type Observation } from '@leiter/core';
+import { addDays, ageOn, gradeAbove, groupBy, type ChildOnLadder, type Observation, type Side } from '@leiter/core';
 import type { GradeResponse } from '@leiter/contract';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
@@ -25,7 +25,7 @@ interface ChildRow {
   readonly given_name: string;
   readonly family_initial: string;
   readonly birth_date: string;
-  readonly lead_side: 'left' | 'right';
+  readonly lead_side: Side;
   readonly group_name: string | null;
   readonly weekday: number | null;
 }

@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { GradingMark, GradingMarkRequest } from '@leiter/contract';
-import { accepted, refused, sidesAsked, type Criterion, type Result } from '@leiter/core';
+import { accepted, refused, sidesAsked, type Criterion, type Result, type Side } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
@@ -43,7 +43,7 @@ export class GradingMarksService {
       if (stored) return isDeepStrictEqual(facts(stored), facts(request)) ? accepted(stored) : refused({ kind: 'id-used' });
       if (grading.closed_at) return refused({ kind: 'closed' });
       if (today < grading.day) return refused({ kind: 'too-early' });
-      const [asked] = await rows<{ movement_slug: string; criterion: Criterion | null; lead_side: 'left' | 'right' }>(
+      const [asked] = await rows<{ movement_slug: string; criterion: Criterion | null; lead_side: Side }>(
         manager,
         `SELECT r.movement_slug, r.criterion, c.lead_side FROM grading_entry e JOIN child c ON c.id = e.child_id
          LEFT JOIN requirement r ON r.grade_id = e.grade_id AND r.id = $3 WHERE e.grading_id = $1 AND e.child_id = $2`,

@@ -17,6 +17,7 @@ import {
   type HomeList,
   type KnownMark,
   type Library,
+  type Side,
 } from '@leiter/core';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
@@ -30,7 +31,7 @@ export interface ChildAtHome {
   readonly id: string;
   readonly givenName: string;
   readonly birthDate: string;
-  readonly leadSide: 'left' | 'right';
+  readonly leadSide: Side;
   readonly household: Household;
   readonly householdVersion: number;
   readonly isHomeKnown: boolean;

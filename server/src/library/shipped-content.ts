@@ -1,12 +1,12 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { root } from '../root.js';
-import { readLibrary, type Criterion, type Library, type PlanTemplate } from '@leiter/core';
+import { readLibrary, type Criterion, type Library, type PlanTemplate, type StretchingSchool } from '@leiter/core';
 
 /** The ladder of a programme as its file says it; what a criterion leaves out has its default. */
 export interface ShippedSyllabus {
   readonly programme: string;
   readonly name: string;
-  readonly stretchingSchool: 'early-static' | 'dynamic-first';
+  readonly stretchingSchool: StretchingSchool;
   readonly startsAs: string;
   readonly grades: readonly {
     readonly slug: string;

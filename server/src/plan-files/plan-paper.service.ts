@@ -1,5 +1,6 @@
 import type { ClassPageResponse, ExpectedChild } from '@leiter/contract';
 import { evaluationContextOf } from '@leiter/contract/evaluation-context';
+import { isExpected } from '@leiter/contract/who-comes';
 import {
   clockText,
   circuitText,
@@ -53,7 +54,7 @@ export class PlanPaperService {
     const page = await this.classes.page(asker, classId);
     if (!page.stored) throw notFound('plan');
     const library = await this.library.reckoned(asker.clubId);
-    const children = page.children.filter(({ attendance }) => attendance !== 'absent');
+    const children = page.children.filter(isExpected);
     const evaluation = evaluatePlan(page.stored.plan, library, evaluationContextOf(page));
     const document = {
       pageSize: 'A4',

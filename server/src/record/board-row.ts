@@ -1,4 +1,4 @@
-import { addDays, bestOf, isMet, weekdayOf, type ChildToForecast, type Grade, type Verdict } from '@leiter/core';
+import { addDays, bestOf, isMet, weekdayOf, type ChildToForecast, type Grade, type Verdict, type Side } from '@leiter/core';
 import type { BoardRow, GradeResponse, SyllabusResponse } from '@leiter/contract';
 import type { Rung } from './rung.js';
 
@@ -8,7 +8,7 @@ export interface ChildRow {
   readonly given_name: string;
   readonly family_initial: string;
   readonly birth_date: string;
-  readonly lead_side: 'left' | 'right';
+  readonly lead_side: Side;
   readonly last_seen: string | null;
   readonly unlooked: number;
 }

@@ -100,7 +100,7 @@ function DemoPeople({
           onClick={() => {
             signIn.mutate({ email, password });
           }}
-          sx={{ justifyContent: 'flex-start', mb: 1, gap: 1, backgroundColor: '#FFFFFF' }}
+          sx={{ justifyContent: 'flex-start', mb: 1, gap: 1, backgroundColor: palette.white }}
         >
           {name}
           <Box component="span" sx={{ fontWeight: 400, color: palette.soft }}>

@@ -114,9 +114,9 @@ function FramePicture({ widthM, heightM }: { readonly widthM: number; readonly h
       <clipPath id="frame">
         <rect x="2" y="2" width={width} height={height} rx="6" />
       </clipPath>
-      <rect x="2" y="2" width={width} height={height} rx="6" fill="#FFFFFF" stroke={palette.ink} strokeWidth="2.5" />
+      <rect x="2" y="2" width={width} height={height} rx="6" fill={palette.white} stroke={palette.ink} strokeWidth="2.5" />
       <g clipPath="url(#frame)">
-        <Figure movement={grown} size={size} behind="#FFFFFF" place={{ x: 2 + width / 2 - size / 2, y: height - size * 0.94 }} />
+        <Figure movement={grown} size={size} behind={palette.white} place={{ x: 2 + width / 2 - size / 2, y: height - size * 0.94 }} />
       </g>
       <path
         d={`M4 ${String(height + 16)}H${String(4 + scale)}M4 ${String(height + 11)}v10M${String(4 + scale)} ${String(height + 11)}v10`}

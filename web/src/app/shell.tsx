@@ -208,7 +208,7 @@ function Waiting({ isDark }: { readonly isDark: boolean }) {
         <Box
           sx={
             isDark
-              ? { ...look, backgroundColor: palette.nightShade, color: '#E6C35C' }
+              ? { ...look, backgroundColor: palette.nightShade, color: palette.glow }
               : { ...look, backgroundColor: palette.cautionPaper, color: palette.caution }
           }
         >

@@ -5,7 +5,7 @@ import { onPhone, onTouch } from '../shared/screen';
 import { Opens } from './opens-sign';
 
 /** The line around what can be filled in or pressed: three times as dark as the paper it stands on. */
-const edge = '#8A8371';
+const edge = palette.edge;
 
 /** Ticks and choices are drawn here, so that they look the same in every browser. */
 const boxes = {
@@ -19,7 +19,7 @@ const boxes = {
     verticalAlign: '-4px',
     border: `1.5px solid ${edge}`,
     borderRadius: 4,
-    backgroundColor: '#FFFFFF',
+    backgroundColor: palette.white,
     cursor: 'pointer',
     [onTouch]: { width: 24, height: 24 },
   },
@@ -36,7 +36,7 @@ const heading = { fontFamily: headingFont, fontWeight: 650, color: palette.ink }
 
 export const theme = createTheme({
   palette: {
-    primary: { main: palette.primary, contrastText: '#FFFFFF' },
+    primary: { main: palette.primary, contrastText: palette.white },
     error: { main: palette.stop },
     warning: { main: palette.caution },
     background: { default: palette.paper, paper: palette.paper },
@@ -130,7 +130,7 @@ export const theme = createTheme({
       defaultProps: { notched: false },
       styleOverrides: {
         root: {
-          backgroundColor: '#FFFFFF',
+          backgroundColor: palette.white,
           minHeight: 38,
           [onTouch]: { minHeight: 44 },
           '& legend': { display: 'none' },
@@ -165,7 +165,7 @@ export const theme = createTheme({
           borderColor: edge,
           minHeight: 36,
           [onTouch]: { minHeight: 44 },
-          '&.Mui-selected, &.Mui-selected:hover': { backgroundColor: palette.primary, color: '#FFFFFF' },
+          '&.Mui-selected, &.Mui-selected:hover': { backgroundColor: palette.primary, color: palette.white },
         },
       },
     },

@@ -1,4 +1,4 @@
-import { practiceAt, practiceCues, practiceSeconds, practiceSteps, type PracticeStep } from '@leiter/core';
+import { practiceAt, practiceCues, practiceSeconds, practiceSteps, type PracticeStep, type Side } from '@leiter/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { i18n } from '../shared/texts';
 import { computerVoice } from '../shared/voice/computer-voice';
@@ -19,7 +19,7 @@ const tickMilliseconds = 100;
 export function usePracticeRun(
   dose: Parameters<typeof practiceSteps>[0],
   sides: Parameters<typeof practiceSteps>[1],
-  leadSide: 'left' | 'right',
+  leadSide: Side,
   say: (step: PracticeStep | 'over') => string | null,
 ): PracticeRun {
   const steps = useMemo(() => practiceSteps(dose, sides, leadSide), [dose, sides, leadSide]);

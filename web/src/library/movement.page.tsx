@@ -116,7 +116,7 @@ function MovementView({ movement, library }: { readonly movement: MovementRespon
               {cuesOf(movement).map((cue) => (
                 <Box
                   key={cue}
-                  sx={{ border: `1px solid ${palette.line}`, borderRadius: '6px', px: 1.25, py: 0.4, backgroundColor: '#FFFFFF' }}
+                  sx={{ border: `1px solid ${palette.line}`, borderRadius: '6px', px: 1.25, py: 0.4, backgroundColor: palette.white }}
                 >
                   {cue}
                 </Box>

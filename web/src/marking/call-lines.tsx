@@ -50,9 +50,9 @@ const selectLook = {
   padding: '8px 10px',
   maxWidth: 240,
   minHeight: 40,
-  border: '1px solid #8A8371',
+  border: `1px solid ${palette.edge}`,
   borderRadius: 6,
-  backgroundColor: '#FFFFFF',
+  backgroundColor: palette.white,
 } as const;
 
 function Line({

@@ -59,7 +59,7 @@ export function CellInspector({
             onClick={() => {
               onChange({ kind: 'mark', mark: one });
             }}
-            sx={{ justifyContent: 'flex-start', gap: 1, px: 1, backgroundColor: mark?.mark === one ? '#DCE9E9' : '#FFFFFF' }}
+            sx={{ justifyContent: 'flex-start', gap: 1, px: 1, backgroundColor: mark?.mark === one ? '#DCE9E9' : palette.white }}
           >
             <kbd style={{ fontFamily: 'inherit', color: palette.soft }}>{index + 1}</kbd>
             <MarkGlyph mark={one} />

@@ -1,6 +1,7 @@
 import { t } from '@lingui/core/macro';
 import type { ClassPageResponse } from '@leiter/contract';
-import type { Library, Movement } from '@leiter/core';
+import { isThere } from '@leiter/contract/who-comes';
+import type { Library, Movement, Side } from '@leiter/core';
 import { useEffect, useRef, useState } from 'react';
 import { markColumns, type MarkCell, type MarkChange, type Standings } from './mark-grid';
 import { useMarkSheet } from './use-mark-sheet';
@@ -21,7 +22,7 @@ export interface Watch {
   readonly movement: Movement;
   readonly side: 'left' | 'right' | 'none';
   readonly rows: readonly WatchRow[];
-  readonly setSide: (side: 'left' | 'right') => void;
+  readonly setSide: (side: Side) => void;
   readonly change: (cell: MarkCell, change: MarkChange) => void;
   readonly takeBack: (cell: MarkCell) => void;
   /** Takes the last mark back that was given here. */
@@ -40,10 +41,10 @@ export function useWatch(
   board: Standings | undefined,
   library: Library,
   movement: Movement | null,
-  side: 'left' | 'right' | null,
+  side: Side | null,
 ): Watch | null {
   const sheet = useMarkSheet(page, board ?? nothing, library);
-  const [own, setOwn] = useState<{ readonly of: string; readonly side: 'left' | 'right' } | null>(null);
+  const [own, setOwn] = useState<{ readonly of: string; readonly side: Side } | null>(null);
   // a press is taken back on what is known then, not on what was known when it was made
   const latest = useRef(sheet);
   useEffect(() => {
@@ -57,22 +58,20 @@ export function useWatch(
   if (!column) return null;
   // what a look at this movement is worth, on the side that is done where there are two
   const looks = watchListOf(board, new Set(sheet.children.map(({ id }) => id)), [movement.slug], page.class.day);
-  const rows = sheet.children
-    .filter(({ attendance }) => attendance !== 'absent' && attendance !== 'watched')
-    .map((child) => {
-      const cell = sheet.cellOf(child.id, column);
-      const standing = board.rows
-        .find(({ childId }) => childId === child.id)
-        ?.cells.find(({ requirementId }) => requirementId === cell.requirement?.id);
-      const isMarked = cell.mark !== null;
-      const unseenForDays = standing?.unseenForDays ?? null;
-      const rank = looks.findIndex((look) => look.child === child.id);
-      const look = looks[rank];
-      const seen = unseenForDays === null ? t`never seen` : daysWords(unseenForDays);
-      const isTold = look && look.reason.kind !== 'goes-on' && look.reason.kind !== 'never-seen';
-      const note = isMarked ? '' : isTold ? watchReasonWords(look) : cell.requirement === null ? t`not asked` : seen;
-      return { id: child.id, name: child.name, cell, isMarked, note, rank: rank < 0 ? looks.length : rank };
-    });
+  const rows = sheet.children.filter(isThere).map((child) => {
+    const cell = sheet.cellOf(child.id, column);
+    const standing = board.rows
+      .find(({ childId }) => childId === child.id)
+      ?.cells.find(({ requirementId }) => requirementId === cell.requirement?.id);
+    const isMarked = cell.mark !== null;
+    const unseenForDays = standing?.unseenForDays ?? null;
+    const rank = looks.findIndex((look) => look.child === child.id);
+    const look = looks[rank];
+    const seen = unseenForDays === null ? t`never seen` : daysWords(unseenForDays);
+    const isTold = look && look.reason.kind !== 'goes-on' && look.reason.kind !== 'never-seen';
+    const note = isMarked ? '' : isTold ? watchReasonWords(look) : cell.requirement === null ? t`not asked` : seen;
+    return { id: child.id, name: child.name, cell, isMarked, note, rank: rank < 0 ? looks.length : rank };
+  });
   return {
     movement,
     side: column.side === 'none' ? 'none' : wanted,

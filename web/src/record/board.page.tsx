@@ -274,9 +274,9 @@ function StandingCell({ cell, label, onChoose }: { readonly cell: BoardCell; rea
         display: 'flex',
         alignItems: 'center',
         gap: 0.75,
-        backgroundColor: standing === 'unseen' ? 'transparent' : '#FFFFFF',
+        backgroundColor: standing === 'unseen' ? 'transparent' : palette.white,
         color: standing === 'unseen' ? palette.soft : palette.ink,
-        '&:hover': { backgroundColor: '#EAF2F2' },
+        '&:hover': { backgroundColor: palette.chosen },
         '&:focus-visible': { outlineOffset: '-3px' },
       }}
     >

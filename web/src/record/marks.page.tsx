@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import type { ClassPageResponse, GroupBoardResponse } from '@leiter/contract';
+import { isThere } from '@leiter/contract/who-comes';
 import type { Library, WorthWatching } from '@leiter/core';
 import { useRef, useState } from 'react';
 import { useParams } from 'react-router';
@@ -124,8 +125,7 @@ interface SheetProps {
 /** Looks that are worth most, of children who have no mark of this class yet. */
 function toWatch({ page, board, sheet }: SheetProps): readonly WorthWatching[] {
   const open = sheet.children.filter(
-    ({ id, attendance }) =>
-      attendance !== 'absent' && attendance !== 'watched' && !sheet.columns.some((column) => sheet.cellOf(id, column).mark !== null),
+    (child) => isThere(child) && !sheet.columns.some((column) => sheet.cellOf(child.id, column).mark !== null),
   );
   const done = [...new Set([...sheet.offered.focus, ...sheet.offered.more.map(({ slug }) => slug)])];
   return watchListOf(board, new Set(open.map(({ id }) => id)), done, page.class.day);

@@ -23,8 +23,8 @@ type Tone = 'day' | 'night';
 const colours: Readonly<
   Record<Tone, { readonly near: string; readonly far: string; readonly floor: string; readonly thing: string; readonly paper: string }>
 > = {
-  day: { near: palette.ink, far: '#93A3A6', floor: palette.line, thing: '#8A8371', paper: palette.paper },
-  night: { near: palette.cream, far: '#7C8A8C', floor: '#3A4A4F', thing: '#A39A86', paper: palette.night },
+  day: { near: palette.ink, far: palette.far, floor: palette.line, thing: palette.edge, paper: palette.paper },
+  night: { near: palette.cream, far: palette.nightFar, floor: palette.nightLine, thing: palette.nightThing, paper: palette.night },
 };
 
 /** Pictures from this size on move, where motion is not unwanted. */

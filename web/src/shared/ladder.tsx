@@ -44,7 +44,7 @@ export function Ladder({
         />
         {rungs.map(({ key, state, share = 0 }, index) => (
           <g key={key} strokeWidth={7}>
-            <line x1={90} x2={86 + railGap - 4} y1={yOf(index)} y2={yOf(index)} stroke={state === 'earned' ? palette.ink : '#E4DCCA'} />
+            <line x1={90} x2={86 + railGap - 4} y1={yOf(index)} y2={yOf(index)} stroke={state === 'earned' ? palette.ink : palette.faint} />
             {state === 'next' && share > 0 && (
               <line x1={90} x2={90 + (railGap - 8) * share} y1={yOf(index)} y2={yOf(index)} stroke={palette.primary} />
             )}

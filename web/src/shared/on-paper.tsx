@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import GlobalStyles from '@mui/material/GlobalStyles';
 import { useSyncExternalStore, type ReactNode } from 'react';
 import { createPortal, flushSync } from 'react-dom';
+import { palette } from './palette';
 
 interface Props {
   /** Where a page has several papers, `plan` gives way to the one that is opened over it. */
@@ -21,7 +22,7 @@ export function OnPaper({ name, children }: Props) {
           '@page': { size: 'A4', margin: '12mm' },
           '@media print': {
             '#root, .MuiModal-root': { display: 'none !important' },
-            'html, body': { height: 'auto !important', overflow: 'visible !important', backgroundColor: '#FFFFFF !important' },
+            'html, body': { height: 'auto !important', overflow: 'visible !important', backgroundColor: `${palette.white} !important` },
             'body:has(.families-on-paper) .plan-on-paper': { display: 'none !important' },
           },
         }}

@@ -14,6 +14,21 @@ export const palette = {
   nightShade: '#1B262A',
   nightSoft: '#A9B7B8',
   cream: '#F3EEE1',
+  white: '#FFFFFF',
+  /** Of fields, buttons and what is dotted. */
+  edge: '#8A8371',
+  /** Behind what is chosen. */
+  chosen: '#EAF2F2',
+  /** Limbs on the other side, and what stands back. */
+  far: '#93A3A6',
+  faint: '#E4DCCA',
+  wood: '#8A7A5C',
+  /** What is on in a class, on dark. */
+  glow: '#E6C35C',
+  nightLine: '#3A4A4F',
+  nightRaised: '#26343A',
+  nightFar: '#7C8A8C',
+  nightThing: '#A39A86',
 } as const;
 
 /** From rest to peak. */

@@ -16,7 +16,7 @@ interface Props {
 /** How well something was shown, as a ladder of three rungs: the one sign for it on every page. */
 export function Rungs({ climbed, isMet = false, isFading = false, height = 18, tone = 'paper' }: Props) {
   const isNight = tone === 'night';
-  const climbedColour = isNight ? '#E6C35C' : palette.primary;
+  const climbedColour = isNight ? palette.glow : palette.primary;
   return (
     <svg width={(height * 14) / 18} height={height} viewBox="0 0 14 18" aria-hidden="true" style={{ flexShrink: 0, display: 'block' }}>
       <path
@@ -33,7 +33,7 @@ export function Rungs({ climbed, isMet = false, isFading = false, height = 18, t
           x2="12"
           y1={14 - rung * 5}
           y2={14 - rung * 5}
-          stroke={rung < climbed ? climbedColour : isNight ? '#4A5A5F' : '#CFC6B2'}
+          stroke={rung < climbed ? climbedColour : isNight ? palette.soft : '#CFC6B2'}
           strokeWidth={rung < climbed ? 3 : 1.4}
         />
       ))}

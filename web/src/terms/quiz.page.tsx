@@ -95,7 +95,7 @@ function QuizPage() {
             again();
           }}
         />
-        <Button component={Link} to={`/terms/${programme}`} variant="outlined" sx={{ color: palette.cream, borderColor: '#4A5A5F' }}>
+        <Button component={Link} to={`/terms/${programme}`} variant="outlined" sx={{ color: palette.cream, borderColor: palette.soft }}>
           <Trans>To the terms</Trans>
         </Button>
       </Box>
@@ -191,8 +191,8 @@ function Asked({
                   p: '10px 18px',
                   cursor: isOver ? 'default' : 'pointer',
                   color: isRight ? palette.night : palette.cream,
-                  backgroundColor: isRight ? '#E6C35C' : palette.nightShade,
-                  border: `2px ${isWrong ? 'dashed' : 'solid'} ${isWrong ? palette.cream : '#4A5A5F'}`,
+                  backgroundColor: isRight ? palette.glow : palette.nightShade,
+                  border: `2px ${isWrong ? 'dashed' : 'solid'} ${isWrong ? palette.cream : palette.soft}`,
                   borderRadius: '6px',
                 }}
               >
@@ -204,7 +204,7 @@ function Asked({
                     movement={choice.movement}
                     size={64}
                     tone={isRight ? 'day' : 'night'}
-                    behind={isRight ? '#E6C35C' : palette.nightShade}
+                    behind={isRight ? palette.glow : palette.nightShade}
                   />
                 )}
                 <span>{way === 'word' ? choice.text : way === 'meaning' ? choice.meaning : choice.movement.name}</span>
@@ -229,7 +229,7 @@ function Asked({
             size="large"
             autoFocus
             onClick={onGo}
-            sx={{ ml: 'auto', backgroundColor: palette.cream, color: palette.night, '&:hover': { backgroundColor: '#FFFFFF' } }}
+            sx={{ ml: 'auto', backgroundColor: palette.cream, color: palette.night, '&:hover': { backgroundColor: palette.white } }}
           >
             {number === of ? t`How did we do?` : t`Next question`}
           </Button>
@@ -269,7 +269,7 @@ function Result({
         size="large"
         autoFocus
         onClick={onAgain}
-        sx={{ mt: 2, backgroundColor: palette.cream, color: palette.night, '&:hover': { backgroundColor: '#FFFFFF' } }}
+        sx={{ mt: 2, backgroundColor: palette.cream, color: palette.night, '&:hover': { backgroundColor: palette.white } }}
       >
         <Trans>Ten others</Trans>
       </Button>

@@ -237,7 +237,7 @@ function RungMeter({ met, of }: { readonly met: number; readonly of: number }) {
         sx={{
           flex: 1,
           height: 7,
-          backgroundColor: '#E4DCCA',
+          backgroundColor: palette.faint,
           borderLeft: `4px solid ${palette.ink}`,
           borderRight: `4px solid ${palette.ink}`,
         }}

@@ -195,7 +195,7 @@ function Days({ week, today, ownId, outlook }: DaysProps) {
               [onWide]: {
                 px: 1,
                 borderLeft: index % 7 === 0 ? 0 : `1px solid ${palette.line}`,
-                backgroundColor: day === today ? '#F3EEE1' : 'transparent',
+                backgroundColor: day === today ? palette.cream : 'transparent',
                 pb: 2,
               },
             }}

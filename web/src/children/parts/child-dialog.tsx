@@ -6,7 +6,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { AddChildRequest, AdultPlace, ChildResponse, GroupResponse } from '@leiter/contract';
-import { surfaces, type Surface } from '@leiter/core';
+import { surfaces, type Surface, type Side } from '@leiter/core';
 import { useMemo } from 'react';
 import { useController, type Control } from 'react-hook-form';
 import { useMovements } from '../../queries/library.queries';
@@ -25,7 +25,7 @@ interface Values {
   readonly givenName: string;
   readonly familyInitial: string;
   readonly birthDate: string;
-  readonly leadSide: 'left' | 'right';
+  readonly leadSide: Side;
   readonly groupIds: string[];
   readonly startingGradeId: string;
   /** Whether somebody told what it has at home. */

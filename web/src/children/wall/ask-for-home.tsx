@@ -50,7 +50,7 @@ export function AskForHome({ people, onClose }: { readonly people: readonly Chil
           sx={{
             fontFamily: 'inherit',
             whiteSpace: 'pre-wrap',
-            backgroundColor: '#FFFFFF',
+            backgroundColor: palette.white,
             border: `1px solid ${palette.line}`,
             borderRadius: '6px',
             p: 1.5,

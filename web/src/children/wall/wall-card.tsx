@@ -25,7 +25,7 @@ export const cardsLook = {
     textAlign: 'left',
     color: 'inherit',
     textDecoration: 'none',
-    backgroundColor: '#FFFFFF',
+    backgroundColor: palette.white,
     border: `1px solid ${palette.line}`,
     borderRadius: '6px',
     cursor: 'pointer',

@@ -136,7 +136,7 @@ function ColourField({
         key={shown}
         type="color"
         defaultValue={shown}
-        style={{ width: 54, height: 36, padding: 2, border: `1px solid ${palette.line}`, borderRadius: 6, background: '#FFFFFF' }}
+        style={{ width: 54, height: 36, padding: 2, border: `1px solid ${palette.line}`, borderRadius: 6, background: palette.white }}
       />
       {value !== null && (
         <Button

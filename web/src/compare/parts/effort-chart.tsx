@@ -39,7 +39,7 @@ export function EffortChart({ thisClass, earlier }: Props) {
             data: usual.map(({ seconds, high }) => ({ x: seconds / 60, y: high })),
             ...edge,
             fill: '+1',
-            backgroundColor: '#DDD5C5',
+            backgroundColor: palette.line,
           },
           { label: '', data: usual.map(({ seconds, low }) => ({ x: seconds / 60, y: low })), ...edge },
         ],

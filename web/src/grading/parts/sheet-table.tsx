@@ -169,7 +169,7 @@ function Cell({
         borderTop: `1px solid ${palette.line}`,
         borderLeft: `1px solid ${palette.line}`,
         cursor: 'pointer',
-        backgroundColor: isChosen ? '#EAF2F2' : isAsked ? '#FFFFFF' : 'transparent',
+        backgroundColor: isChosen ? palette.chosen : isAsked ? palette.white : 'transparent',
         outline: isChosen ? `2px solid ${palette.primary}` : 'none',
         outlineOffset: '-2px',
       }}

@@ -203,9 +203,9 @@ function Size({ name, size, onSize }: { readonly name: string; readonly size: st
         fontSize: 14,
         width: '100%',
         padding: '4px 6px',
-        border: '1px solid #8A8371',
+        border: `1px solid ${palette.edge}`,
         borderRadius: 6,
-        background: '#FFFFFF',
+        background: palette.white,
       }}
     />
   );

@@ -11,6 +11,7 @@ import { dateText } from '../home-words';
 import { LateFigure } from './late-figure';
 import { PracticeCounter } from './practice-counter';
 import { Section } from './section';
+import { palette } from '../../shared/palette';
 
 type TaskItem = HomeTaskForChild['items'][number];
 
@@ -44,7 +45,7 @@ export function HomeTask({ page, tell }: { readonly page: HomePageResponse; read
         const done = doneToday(item.movement);
         return (
           <div key={item.movement} className="card task">
-            <LateFigure movement={movement} size={84} behind="#FFFFFF" />
+            <LateFigure movement={movement} size={84} behind={palette.white} />
             <div>
               <strong>{movement?.name ?? item.movement}</strong>
               <div>{doseWords(i18n, item.dose, item.sides)}</div>

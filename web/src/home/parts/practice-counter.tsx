@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import type { HomeMovement, HomeTaskForChild } from '@leiter/contract';
-import { practiceFeelings, type PracticeFeeling, type PracticeStep } from '@leiter/core';
+import { practiceFeelings, type PracticeFeeling, type PracticeStep, type Side } from '@leiter/core';
 import { useEffect, useRef } from 'react';
 import { doseWords } from '../../shared/family/dose-words';
 import { i18n } from '../../shared/texts';
@@ -9,7 +9,7 @@ import { feelingWords } from '../feeling-words';
 import { usePracticeRun } from '../use-practice-run';
 import { LateFigure } from './late-figure';
 
-const sideWords = (side: 'left' | 'right'): string => (side === 'left' ? t`left` : t`right`);
+const sideWords = (side: Side): string => (side === 'left' ? t`left` : t`right`);
 
 /** What a step begins with, as it is said and shown. */
 function stepWords({ kind, side, set, sets }: PracticeStep): string {
@@ -36,7 +36,7 @@ export function PracticeCounter({
 }: {
   readonly item: HomeTaskForChild['items'][number];
   readonly movement: HomeMovement | undefined;
-  readonly leadSide: 'left' | 'right';
+  readonly leadSide: Side;
   readonly onDone: (feeling: PracticeFeeling) => void;
   readonly onClose: () => void;
 }) {

@@ -208,7 +208,13 @@ export function FactsFields({ control, library, programmes }: Props) {
         />
       </Box>
       <Box
-        sx={{ display: 'grid', placeItems: 'center', backgroundColor: '#FFFFFF', border: `1px solid ${palette.line}`, borderRadius: '6px' }}
+        sx={{
+          display: 'grid',
+          placeItems: 'center',
+          backgroundColor: palette.white,
+          border: `1px solid ${palette.line}`,
+          borderRadius: '6px',
+        }}
       >
         <Figure
           movement={{

@@ -48,15 +48,15 @@ function Step({ data: { movement, slug, isHere } }: NodeProps<StepNode>) {
         alignItems: 'center',
         gap: 0.75,
         px: 0.75,
-        border: `${isHere ? '2px' : '1px'} solid ${isHere ? palette.primary : '#8A8371'}`,
+        border: `${isHere ? '2px' : '1px'} solid ${isHere ? palette.primary : palette.edge}`,
         borderRadius: '6px',
-        backgroundColor: '#FFFFFF',
+        backgroundColor: palette.white,
         fontSize: 13,
         lineHeight: 1.2,
       }}
     >
       <Handle type="target" position={Position.Left} style={{ visibility: 'hidden' }} />
-      <Figure movement={movement} size={52} behind="#FFFFFF" />
+      <Figure movement={movement} size={52} behind={palette.white} />
       <Box sx={{ minWidth: 0, overflow: 'hidden' }}>
         {isHere ? <strong>{movement?.name}</strong> : <Link to={`/library/${slug}`}>{movement?.name ?? slug}</Link>}
       </Box>
@@ -84,10 +84,10 @@ export function WayGraph({ movement, library }: { readonly movement: Movement; r
         target: to,
         // that it has to stand alone is the rule: only another mark is worth a word
         ...(isNear && mark && mark !== 'alone' ? { label: markWords[mark] } : {}),
-        style: { stroke: isNear ? palette.ink : '#8A8371', strokeWidth: isNear ? 2 : 1 },
+        style: { stroke: isNear ? palette.ink : palette.edge, strokeWidth: isNear ? 2 : 1 },
         labelStyle: { fontSize: 12, fill: palette.ink },
         labelBgStyle: { fill: palette.paper },
-        markerEnd: { type: MarkerType.ArrowClosed, color: isNear ? palette.ink : '#8A8371' },
+        markerEnd: { type: MarkerType.ArrowClosed, color: isNear ? palette.ink : palette.edge },
       };
     });
     let isWanted = true;

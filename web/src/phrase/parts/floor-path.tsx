@@ -5,7 +5,7 @@ import { palette } from '../../shared/palette';
 
 const round = 0.35;
 /** The tone of who is not the child, here as in the figures. */
-const partnerInk = '#8A7A5C';
+const partnerInk = palette.wood;
 const pixelsAMetre = 92;
 /** What stands below it needs so much. */
 const leastPixels = 190;
@@ -49,7 +49,7 @@ export const FloorPath = memo(function FloorPath({
         viewBox={`0 0 ${String((maxX - minX) * scale)} ${String((maxZ - minZ) * scale)}`}
         role="img"
         aria-label={t`The way over the floor, ${size}`}
-        style={{ backgroundColor: '#FFFFFF', border: `1px solid ${palette.line}`, borderRadius: 6, maxWidth: '100%', height: 'auto' }}
+        style={{ backgroundColor: palette.white, border: `1px solid ${palette.line}`, borderRadius: 6, maxWidth: '100%', height: 'auto' }}
       >
         {room && (
           <rect

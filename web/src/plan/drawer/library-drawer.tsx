@@ -101,11 +101,11 @@ export const LibraryDrawer = memo(function LibraryDrawer({ movements, programme,
           }
           sx={{
             width: '100%',
-            border: '1px solid #8A8371',
+            border: `1px solid ${palette.edge}`,
             borderRadius: '6px',
             px: 1.25,
             py: 0.5,
-            backgroundColor: '#FFFFFF',
+            backgroundColor: palette.white,
             fontSize: 15,
           }}
         />
@@ -186,8 +186,8 @@ const Card = memo(function Card({ movement, isActive, onAdd }: CardProps) {
         borderTop: `1px solid ${palette.line}`,
         cursor: 'grab',
         opacity: isDragging ? 0.5 : 1,
-        backgroundColor: isActive ? '#EAF2F2' : 'transparent',
-        '&:hover': { backgroundColor: '#EAF2F2' },
+        backgroundColor: isActive ? palette.chosen : 'transparent',
+        '&:hover': { backgroundColor: palette.chosen },
       }}
     >
       <EffortBand effort={movement.effort} width={5} />

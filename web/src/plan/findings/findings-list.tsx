@@ -67,7 +67,7 @@ function OpenCounts({ findings }: { readonly findings: readonly Finding[] }) {
 const looks = {
   stop: { edge: palette.stop, style: 'solid', paper: palette.stopPaper, word: t`Stop` },
   caution: { edge: palette.caution, style: 'double', paper: palette.cautionPaper, word: t`Caution` },
-  hint: { edge: '#8A8371', style: 'dotted', paper: '#FFFFFF', word: t`Hint` },
+  hint: { edge: palette.edge, style: 'dotted', paper: palette.white, word: t`Hint` },
 } as const;
 
 /** What the checks say, worst first; a mend is one click and one undo. What is looked at and stands goes below, with its reason. */

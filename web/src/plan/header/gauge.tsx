@@ -42,7 +42,7 @@ export function Gauge({
           border: `1.5px solid ${palette.ink}`,
           borderRadius: '7px',
           overflow: 'hidden',
-          backgroundColor: '#FFFFFF',
+          backgroundColor: palette.white,
         }}
       >
         <div

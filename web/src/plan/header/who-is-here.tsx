@@ -34,7 +34,7 @@ export function WhoIsHere({
         <Box
           key={name}
           component="span"
-          sx={{ fontSize: 12.5, color: '#FFFFFF', backgroundColor: palette.primary, borderRadius: '4px', px: 0.75 }}
+          sx={{ fontSize: 12.5, color: palette.white, backgroundColor: palette.primary, borderRadius: '4px', px: 0.75 }}
         >
           {name}
         </Box>

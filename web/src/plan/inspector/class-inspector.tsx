@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ClassPageResponse } from '@leiter/contract';
+import { isExpected } from '@leiter/contract/who-comes';
 import type { ClassPlan, Evaluation, EvaluationContext, Library, PlanEdit } from '@leiter/core';
 import { Link } from 'react-router';
 import { WhomToWatchPanel, watchListOf } from '../../marking/whom-to-watch';
@@ -67,7 +68,7 @@ export function ClassInspector({ page, plan, evaluation, library, context, onAct
       </Typography>
       <Typography variant="body2" sx={{ color: palette.soft }}>
         {page.children
-          .filter(({ attendance }) => attendance !== 'absent')
+          .filter(isExpected)
           .map(({ name, ageYears }) => `${name} ${String(ageYears)}`)
           .join(', ')}
         {away.length > 0 && t` · away: ${away.map(({ name }) => name).join(', ')}`}
@@ -81,7 +82,7 @@ function ToWatch({ page, plan, library }: Pick<Props, 'page' | 'plan' | 'library
   const board = useGroupBoard(page.class.groupId).data;
   if (!board) return null;
   const done = plan.sections.flatMap(({ items }) => items.map(({ movement }) => movement));
-  const coming = new Set(page.children.filter(({ attendance }) => attendance !== 'absent').map(({ id }) => id));
+  const coming = new Set(page.children.filter(isExpected).map(({ id }) => id));
   const list = watchListOf(board, coming, [...new Set([...plan.focus.filter((slug) => done.includes(slug)), ...done])], page.class.day);
   return <WhomToWatchPanel list={list} board={board} library={library} />;
 }

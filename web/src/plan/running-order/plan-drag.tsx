@@ -62,7 +62,7 @@ export function PlanDrag({ library, onMove, onAdd, children }: Props) {
               py: 0.5,
               border: `1px solid ${palette.primary}`,
               borderRadius: '6px',
-              backgroundColor: '#FFFFFF',
+              backgroundColor: palette.white,
               fontSize: 14.5,
               width: 'max-content',
             }}

@@ -28,7 +28,7 @@ interface RungProps {
 }
 
 /** Everybody does the version of the day: not worth a word. */
-const chosenPaper = '#EAF2F2';
+const chosenPaper = palette.chosen;
 
 /**
  * The list of the rungs. The styles of all its parts are made once, for the list: a styled part in each of fifty rungs would
@@ -51,7 +51,7 @@ export const Rungs = styled.ul({
     border: 0,
     borderBottom: `2px solid ${palette.line}`,
     outlineOffset: -1,
-    backgroundColor: '#FFFFFF',
+    backgroundColor: palette.white,
     font: 'inherit',
     color: palette.ink,
     cursor: 'grab',
@@ -76,7 +76,7 @@ export const Rungs = styled.ul({
   },
   '& .others': {
     fontSize: 11.5,
-    color: '#FFFFFF',
+    color: palette.white,
     backgroundColor: palette.primary,
     borderRadius: 4,
     padding: '0 6px',
@@ -149,7 +149,7 @@ export const RungLine = memo(function RungLine({
       }}
     >
       <EffortBand effort={movement.effort} />
-      <Figure movement={movement} size={26} behind={isChosen ? chosenPaper : '#FFFFFF'} />
+      <Figure movement={movement} size={26} behind={isChosen ? chosenPaper : palette.white} />
       <span className="name" data-strong={isFocus || isChosen ? '' : undefined}>
         {movement.name}
       </span>

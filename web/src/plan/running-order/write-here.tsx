@@ -85,7 +85,7 @@ export function WriteHere({ movements, top, onAdd, onAddBlock, onClose }: Props)
               ...params.slotProps,
               htmlInput: { ...params.slotProps.htmlInput, 'aria-label': t`Write what comes here` },
             }}
-            sx={{ '& .MuiInputBase-root': { backgroundColor: '#FFFFFF', py: '0 !important', fontSize: 14.5 } }}
+            sx={{ '& .MuiInputBase-root': { backgroundColor: palette.white, py: '0 !important', fontSize: 14.5 } }}
           />
         )}
       />

@@ -10,6 +10,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import type { ClassPageResponse, ExpectedChild } from '@leiter/contract';
+import { isExpected } from '@leiter/contract/who-comes';
 import {
   firstRounds,
   tierNames,
@@ -38,7 +39,7 @@ interface Props {
 
 const cells: Readonly<Record<TierName | 'instead' | 'none', { readonly word: string; readonly paper: string; readonly ink: string }>> = {
   easier: { word: 'easier', paper: '#F3EFE4', ink: palette.ink },
-  core: { word: 'core', paper: '#FFFFFF', ink: palette.ink },
+  core: { word: 'core', paper: palette.white, ink: palette.ink },
   harder: { word: 'harder', paper: '#DCEBEC', ink: palette.ink },
   instead: { word: 'instead', paper: palette.cautionPaper, ink: palette.caution },
   none: { word: 'none', paper: palette.stopPaper, ink: palette.stop },
@@ -47,7 +48,7 @@ const cells: Readonly<Record<TierName | 'instead' | 'none', { readonly word: str
 /** Children × items: which version each does, why, and set by hand where one knows better; and what each family needs at home. */
 export function WhoDoesWhat({ page, plan, context, evaluation, library, onEdit, onClose }: Props) {
   const [part, setPart] = useState<'sheet' | 'homes'>('sheet');
-  const children = page.children.filter(({ attendance }) => attendance !== 'absent');
+  const children = page.children.filter(isExpected);
   return (
     <Dialog open onClose={onClose} aria-labelledby="who-title" maxWidth="lg" fullWidth>
       <DialogTitle id="who-title" sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>

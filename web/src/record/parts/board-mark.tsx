@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import type { BoardRow, RequirementResponse } from '@leiter/contract';
-import { currentObservations, isSided, type Library, type ObservedSide } from '@leiter/core';
+import { currentObservations, isSided, type Library, type ObservedSide, type Side } from '@leiter/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -35,7 +35,7 @@ export function BoardMark({ row, requirement, library, onClose }: Props) {
   const today = useSession().data?.today ?? '';
   const waiting = useMarkQueue((queue) => queue.waiting);
   const movement = library.get(requirement.movement);
-  const [side, setSide] = useState<'left' | 'right'>(row.leadSide);
+  const [side, setSide] = useState<Side>(row.leadSide);
   /** What was given since this was opened, by side: it is what a correction corrects. */
   const [own, setOwn] = useState<Readonly<Partial<Record<ObservedSide, GivenMark>>>>({});
   if (!movement) return null;

@@ -146,7 +146,7 @@ export function MarkTable({ sheet, chosen, onChoose, onMeasure }: Props) {
                     borderTop: `1px solid ${palette.line}`,
                     borderLeft: `1px solid ${palette.line}`,
                     cursor: 'pointer',
-                    backgroundColor: isChosen ? '#EAF2F2' : one.requirement ? '#FFFFFF' : 'transparent',
+                    backgroundColor: isChosen ? palette.chosen : one.requirement ? palette.white : 'transparent',
                     outline: isChosen ? `2px solid ${palette.primary}` : 'none',
                     outlineOffset: '-2px',
                   }}

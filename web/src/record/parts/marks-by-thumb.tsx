@@ -215,7 +215,7 @@ function RungChoice({
         name: markWords[mark],
         words: (
           <Box component="span" sx={{ display: 'grid', justifyItems: 'center', gap: '2px', py: 0.5, fontSize: 13 }}>
-            <Box component="span" sx={{ backgroundColor: '#FFFFFF', borderRadius: '3px', px: 0.5 }}>
+            <Box component="span" sx={{ backgroundColor: palette.white, borderRadius: '3px', px: 0.5 }}>
               <Rungs climbed={climbed} />
             </Box>
             {markWords[mark]}

@@ -129,7 +129,7 @@ function NowAndNext({ stage, cameAt }: { readonly stage: StageRequest; readonly 
       <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', fontSize: 20 }}>
         <span>
           {stage.what}
-          {stage.side !== null && <strong style={{ color: '#E6C35C', marginLeft: 10 }}>{stage.side}</strong>}
+          {stage.side !== null && <strong style={{ color: palette.glow, marginLeft: 10 }}>{stage.side}</strong>}
         </span>
         {!stage.isOver && <span style={{ fontVariantNumeric: 'tabular-nums' }}>{clockText(Math.ceil(left))}</span>}
       </Box>
@@ -180,9 +180,9 @@ function PadMarks({ watching, onMark }: { readonly watching: NonNullable<Props['
                     alignItems: 'center',
                     justifyContent: 'center',
                     gap: '2px',
-                    border: `2px solid ${child.mark === mark ? '#E6C35C' : '#4A5A5F'}`,
+                    border: `2px solid ${child.mark === mark ? palette.glow : palette.soft}`,
                     borderRadius: '8px',
-                    background: child.mark === mark ? '#26343A' : 'none',
+                    background: child.mark === mark ? palette.nightRaised : 'none',
                     color: palette.cream,
                     font: 'inherit',
                     fontSize: 13,
@@ -247,7 +247,7 @@ function Thumb({ label, onPress, isMain = false, isWide = false, isOff = false }
       sx={{
         minHeight: isMain ? 84 : 60,
         ...(isWide ? { gridColumn: '1 / -1' } : {}),
-        border: `2px solid ${isMain ? palette.cream : '#4A5A5F'}`,
+        border: `2px solid ${isMain ? palette.cream : palette.soft}`,
         borderRadius: '10px',
         background: isMain ? palette.cream : 'none',
         color: isMain ? palette.night : palette.cream,

@@ -4,7 +4,7 @@ import { palette } from '../../shared/palette';
 import { WeeksChart } from './weeks-chart';
 
 /** From the lowest grade to the highest, light to dark: told apart in print as well, and named below. */
-const tones = ['#E4DCCA', '#C9D9D6', '#9FC2BF', '#72A5A4', '#4A8687', '#2C6A6F', '#17525C', '#0F3D46', '#0A2A31', '#071D22'];
+const tones = [palette.faint, '#C9D9D6', '#9FC2BF', '#72A5A4', '#4A8687', '#2C6A6F', '#17525C', '#0F3D46', '#0A2A31', '#071D22'];
 const toneOf = (rung: number): string => tones[Math.min(tones.length - 1, rung)] ?? palette.ink;
 
 interface Props {

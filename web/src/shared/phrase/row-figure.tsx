@@ -2,9 +2,9 @@ import { figureMarkup, flattened, type View } from '@leiter/core';
 import { palette } from '../palette';
 import { isFarther, type Bodies } from './two-bodies';
 
-const inks = { near: palette.ink, far: '#93A3A6', thing: palette.soft, line: palette.primary, paper: palette.paper };
+const inks = { near: palette.ink, far: palette.far, thing: palette.soft, line: palette.primary, paper: palette.paper };
 /** Who is not the child stands back in tone. */
-const partnerInks = { ...inks, near: '#8A7A5C', far: '#BFB59E' };
+const partnerInks = { ...inks, near: palette.wood, far: '#BFB59E' };
 const fromFront: View = { azimuth: 0, elevation: 0 };
 const fromSide: View = { azimuth: 90, elevation: 0 };
 /** A child with lifted arms fits, in body lengths. */

@@ -11,12 +11,19 @@ export const stageViews = {
 export type StageView = keyof typeof stageViews;
 
 const inks = {
-  day: { near: palette.ink, far: '#93A3A6', thing: palette.soft, line: palette.primary, paper: palette.paper, floor: '#E6E1D3' },
-  night: { near: palette.cream, far: '#7C8A8C', thing: '#A39A86', line: palette.primary, paper: palette.night, floor: '#26363B' },
+  day: { near: palette.ink, far: palette.far, thing: palette.soft, line: palette.primary, paper: palette.paper, floor: '#E6E1D3' },
+  night: {
+    near: palette.cream,
+    far: palette.nightFar,
+    thing: palette.nightThing,
+    line: palette.primary,
+    paper: palette.night,
+    floor: '#26363B',
+  },
 } as const;
 /** Who is not the child stands back in tone. */
 const partnerInks = {
-  day: { ...inks.day, near: '#8A7A5C', far: '#BFB59E' },
+  day: { ...inks.day, near: palette.wood, far: '#BFB59E' },
   night: { ...inks.night, near: '#B39B6B', far: '#6E6350' },
 } as const;
 /** A grown-up of whom the steps are, in metres: the figure is in body lengths. */

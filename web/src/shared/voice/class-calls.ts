@@ -1,4 +1,5 @@
 import type { ClassPageResponse } from '@leiter/contract';
+import { isExpected } from '@leiter/contract/who-comes';
 import {
   callListsFor,
   callsNamed,
@@ -13,7 +14,7 @@ import {
 /** What can be called out in a class: what its group has met, for its youngest, in the language of its counts. */
 export function classCallLists(page: ClassPageResponse, library: Library, countLanguage: CountLanguage): readonly CallList[] {
   const known = new Map(page.exposures.map(({ movement, ...exposure }) => [movement, exposure]));
-  const ages = page.children.filter(({ attendance }) => attendance !== 'absent').map(({ ageYears }) => ageYears);
+  const ages = page.children.filter(isExpected).map(({ ageYears }) => ageYears);
   return callListsFor(library, {
     programme: page.class.programme,
     youngestYears: ages.length === 0 ? 99 : Math.min(...ages),

@@ -37,7 +37,7 @@ export function Sentence({
         },
         '& select': { appearance: 'none', fieldSizing: 'content', maxWidth: 260, textOverflow: 'ellipsis' },
         '& input': { textAlign: 'center', cursor: 'text' },
-        '& select:hover, & input:hover': { backgroundColor: '#FFFFFF' },
+        '& select:hover, & input:hover': { backgroundColor: palette.white },
         '@media (pointer: coarse)': { '& select, & input': { minHeight: 40 } },
       }}
     >

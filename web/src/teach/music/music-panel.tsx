@@ -59,7 +59,7 @@ export function MusicPanel({ music, onClose }: { readonly music: Music; readonly
           onChange={(event) => {
             music.setLoudness(Number(event.target.value));
           }}
-          style={{ width: 220, accentColor: '#E6C35C' }}
+          style={{ width: 220, accentColor: palette.glow }}
         />
       </Row>
       <Row label={t`How quick`}>

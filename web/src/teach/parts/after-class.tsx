@@ -58,7 +58,7 @@ export function AfterClass({ page, board, library, live, before, onStored }: Pro
       },
     );
   };
-  const light = { fontSize: 18, backgroundColor: palette.cream, color: palette.night, '&:hover': { backgroundColor: '#FFFFFF' } };
+  const light = { fontSize: 18, backgroundColor: palette.cream, color: palette.night, '&:hover': { backgroundColor: palette.white } };
   const outlined = { color: palette.cream, borderColor: palette.nightSoft, fontSize: 16 };
   return (
     <Box sx={{ flex: 1, minWidth: 0, p: '30px 40px', display: 'flex', flexDirection: 'column', gap: 2, height: '100%' }}>

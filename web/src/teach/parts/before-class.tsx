@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { ClassPageResponse } from '@leiter/contract';
+import { isExpected } from '@leiter/contract/who-comes';
 import { clockText, itemTotals, wordsOf, type Evaluation, type Library } from '@leiter/core';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -49,7 +50,7 @@ export function BeforeClass({
 }) {
   const stops = openStops(evaluation);
   const [note, setNote] = useState('');
-  const coming = page.children.filter(({ attendance }) => attendance !== 'absent');
+  const coming = page.children.filter(isExpected);
   return (
     <Dark>
       {dialogs}
@@ -118,8 +119,8 @@ export function BeforeClass({
               py: 1.5,
               backgroundColor: palette.cream,
               color: palette.night,
-              '&:hover': { backgroundColor: '#FFFFFF' },
-              '&.Mui-disabled': { backgroundColor: '#3A4A4F', color: palette.nightSoft },
+              '&:hover': { backgroundColor: palette.white },
+              '&.Mui-disabled': { backgroundColor: palette.nightLine, color: palette.nightSoft },
             }}
           >
             {stops.length > 0 ? t`I have dealt with this: start` : t`Start the class`}
@@ -207,9 +208,9 @@ function VoiceProgress({ voice: { progress, state } }: { readonly voice: Voice }
           aria-label={t`Words of the voice`}
           aria-valuenow={there}
           aria-valuemax={of}
-          sx={{ height: 6, mt: 0.75, borderRadius: '3px', backgroundColor: '#3A4A4F', overflow: 'hidden' }}
+          sx={{ height: 6, mt: 0.75, borderRadius: '3px', backgroundColor: palette.nightLine, overflow: 'hidden' }}
         >
-          <Box sx={{ height: '100%', width: `${String((100 * there) / of)}%`, backgroundColor: '#E6C35C' }} />
+          <Box sx={{ height: '100%', width: `${String((100 * there) / of)}%`, backgroundColor: palette.glow }} />
         </Box>
       )}
     </Box>

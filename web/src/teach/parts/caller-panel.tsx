@@ -153,7 +153,7 @@ export function CallerPanel({ calling, onClose }: { readonly calling: Calling; r
             key={kind}
             variant="outlined"
             title={calls.map(({ text }) => text).join(', ')}
-            sx={{ color: palette.cream, fontSize: 20, borderColor: '#E6C35C' }}
+            sx={{ color: palette.cream, fontSize: 20, borderColor: palette.glow }}
             onClick={() => {
               begin(index);
             }}
@@ -179,7 +179,7 @@ export function CallerPanel({ calling, onClose }: { readonly calling: Calling; r
             fontSize: 18,
             color: palette.cream,
             backgroundColor: palette.night,
-            border: '1px solid #4A5A5F',
+            border: `1px solid ${palette.soft}`,
             borderRadius: '4px',
             '&::placeholder': { color: palette.nightSoft },
           }}
@@ -190,8 +190,8 @@ export function CallerPanel({ calling, onClose }: { readonly calling: Calling; r
           sx={{
             color: palette.cream,
             fontSize: 18,
-            borderColor: '#E6C35C',
-            '&.Mui-disabled': { color: palette.nightSoft, borderColor: '#4A5A5F' },
+            borderColor: palette.glow,
+            '&.Mui-disabled': { color: palette.nightSoft, borderColor: palette.soft },
           }}
           onClick={() => {
             if (!pattern) return;

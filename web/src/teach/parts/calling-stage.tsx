@@ -33,14 +33,14 @@ export function CallingStage({ calling, now, library, onStop }: Props) {
             {callListWords[calling.list.kind]} · {left} s left
           </Trans>
         </span>
-        <Button variant="outlined" sx={{ color: palette.cream, borderColor: '#4A5A5F', fontSize: 17 }} onClick={onStop}>
+        <Button variant="outlined" sx={{ color: palette.cream, borderColor: palette.soft, fontSize: 17 }} onClick={onStop}>
           <Trans>Stop (K)</Trans>
         </Button>
       </Box>
       <Box sx={{ flex: 1, display: 'flex', alignItems: 'center', justifyContent: 'center' }}>
         {caller !== null ? (
           <Box sx={{ textAlign: 'center' }}>
-            <Box sx={{ fontFamily: headingFont, fontWeight: 750, fontSize: 110, lineHeight: 1.05, color: '#E6C35C' }}>
+            <Box sx={{ fontFamily: headingFont, fontWeight: 750, fontSize: 110, lineHeight: 1.05, color: palette.glow }}>
               <Trans>{caller} calls</Trans>
             </Box>
             <Box sx={{ fontSize: 34, mt: 3, lineHeight: 1.4, maxWidth: 900 }}>{calling.list.calls.map(({ text }) => text).join(' · ')}</Box>
@@ -63,7 +63,7 @@ export function CallingStage({ calling, now, library, onStop }: Props) {
               fontSize: words.length > 22 ? 92 : 150,
               lineHeight: 1.05,
               textAlign: 'center',
-              color: '#E6C35C',
+              color: palette.glow,
             }}
           >
             {words}

@@ -20,7 +20,7 @@ export function Choice({
       onClick={onChoose}
       sx={{
         color: palette.cream,
-        borderColor: '#4A5A5F',
+        borderColor: palette.soft,
         fontSize: 17,
         '&[aria-pressed="true"]': { backgroundColor: palette.cream, color: palette.night },
       }}

@@ -3,6 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ClassPageResponse, GroupBoardResponse } from '@leiter/contract';
+import { isThere } from '@leiter/contract/who-comes';
 import { clockText, homeTaskLines, itemTotals, type ClassPlan, type Library } from '@leiter/core';
 import { useState, type ReactNode } from 'react';
 import { markColumns } from '../../marking/mark-grid';
@@ -49,7 +50,7 @@ export function RealTimes({ live }: { readonly live: Teaching }) {
               </Box>
               <Box component="td" sx={{ width: '28%' }}>
                 <Box sx={{ height: 5, width: share(planned), border: `1px solid ${palette.nightSoft}` }} />
-                {real !== undefined && <Box sx={{ height: 5, mt: '2px', width: share(real), backgroundColor: '#E6C35C' }} />}
+                {real !== undefined && <Box sx={{ height: 5, mt: '2px', width: share(real), backgroundColor: palette.glow }} />}
               </Box>
               <Box component="td" sx={{ width: 128, textAlign: 'right', fontVariantNumeric: 'tabular-nums', whiteSpace: 'nowrap' }}>
                 {real === undefined ? (
@@ -86,7 +87,7 @@ export function OpenMarks({
   readonly plan: ClassPlan;
 }) {
   const sheet = useMarkSheet(page, board, library);
-  const there = sheet.children.filter(({ attendance }) => attendance !== 'absent' && attendance !== 'watched');
+  const there = sheet.children.filter(isThere);
   const open = plan.focus.flatMap((slug) => {
     const columns = markColumns([slug], library);
     const left = there.filter((child) => columns.every((column) => sheet.cellOf(child.id, column).mark === null));

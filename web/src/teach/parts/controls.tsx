@@ -90,7 +90,7 @@ export function Controls({ live, isPaused, isExplaining, showsMarks, onMarks, on
   );
 }
 
-const look = { color: palette.cream, borderColor: '#4A5A5F', minWidth: 0, fontSize: 13.5, px: 0.85 } as const;
+const look = { color: palette.cream, borderColor: palette.soft, minWidth: 0, fontSize: 13.5, px: 0.85 } as const;
 
 interface PressProps {
   readonly onPress: () => void;

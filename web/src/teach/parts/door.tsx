@@ -3,6 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ClassPageResponse } from '@leiter/contract';
+import { isExpected } from '@leiter/contract/who-comes';
 import { clockText, doorListOf, homeListOf, type Evaluation, type Library } from '@leiter/core';
 import { DateTime } from 'luxon';
 import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
@@ -58,7 +59,7 @@ export function Door({ page, evaluation, library, timeZone, isFree, music, pictu
   }, [left, isFree, onStart]);
   const list = useMemo(() => {
     const items = evaluation.timeline.items.map(({ item }) => item);
-    const coming = page.children.filter(({ attendance }) => attendance !== 'absent');
+    const coming = page.children.filter(isExpected);
     return doorListOf(coming.map((child) => homeListOf(child, evaluation.versions, library, items)));
   }, [page.children, evaluation, library]);
   const here = page.children.filter(({ attendance }) => attendance === 'present' || attendance === 'late');
@@ -73,7 +74,7 @@ export function Door({ page, evaluation, library, timeZone, isFree, music, pictu
           <Box component="h1" sx={{ m: 0, fontFamily: headingFont, fontSize: 84, lineHeight: 1 }}>
             {groupName}
           </Box>
-          {story !== undefined && <Box sx={{ fontSize: 32, color: '#E6C35C', mt: 1 }}>{story}</Box>}
+          {story !== undefined && <Box sx={{ fontSize: 32, color: palette.glow, mt: 1 }}>{story}</Box>}
         </Box>
         <Box sx={{ textAlign: 'right' }} role="timer" aria-label={t`until the class begins`}>
           <Box sx={{ fontSize: 24, ...soft }}>{left > farSeconds ? t`we begin at` : left > 0 ? t`we begin in` : t`we begin`}</Box>
@@ -152,11 +153,11 @@ export function Door({ page, evaluation, library, timeZone, isFree, music, pictu
           variant="contained"
           onClick={onStart}
           disabled={!isFree}
-          sx={{ backgroundColor: palette.cream, color: palette.night, '&:hover': { backgroundColor: '#FFFFFF' } }}
+          sx={{ backgroundColor: palette.cream, color: palette.night, '&:hover': { backgroundColor: palette.white } }}
         >
           <Trans>Start now</Trans>
         </Button>
-        <Button variant="outlined" onClick={onClose} sx={{ color: palette.cream, borderColor: '#4A5A5F' }}>
+        <Button variant="outlined" onClick={onClose} sx={{ color: palette.cream, borderColor: palette.soft }}>
           <Trans>Close the door</Trans>
         </Button>
         {pictures.length > 0 && (
@@ -166,7 +167,7 @@ export function Door({ page, evaluation, library, timeZone, isFree, music, pictu
               if (isShowing) endShow();
               else setShowing(true);
             }}
-            sx={{ color: palette.cream, borderColor: '#4A5A5F' }}
+            sx={{ color: palette.cream, borderColor: palette.soft }}
           >
             {isShowing
               ? t`End the pictures`
@@ -175,7 +176,7 @@ export function Door({ page, evaluation, library, timeZone, isFree, music, pictu
         )}
         {music}
         {!isFree && (
-          <Box sx={{ color: '#E6C35C', fontSize: 16 }}>
+          <Box sx={{ color: palette.glow, fontSize: 16 }}>
             <Trans>Something has to be dealt with before: close the door and say how.</Trans>
           </Box>
         )}

@@ -40,7 +40,7 @@ export function Goodbye({ page, plan, library, before, onClose }: Props) {
         overflowY: 'auto',
       }}
     >
-      <Box component="h1" sx={{ m: 0, fontFamily: headingFont, fontSize: 96, lineHeight: 1, color: '#E6C35C' }}>
+      <Box component="h1" sx={{ m: 0, fontFamily: headingFont, fontSize: 96, lineHeight: 1, color: palette.glow }}>
         <Trans>Goodbye!</Trans>
       </Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 6, mt: 4 }}>
@@ -67,7 +67,7 @@ export function Goodbye({ page, plan, library, before, onClose }: Props) {
           </Part>
         )}
       </Box>
-      <Button variant="outlined" onClick={onClose} sx={{ mt: 5, color: palette.cream, borderColor: '#4A5A5F' }}>
+      <Button variant="outlined" onClick={onClose} sx={{ mt: 5, color: palette.cream, borderColor: palette.soft }}>
         <Trans>Close</Trans>
       </Button>
     </Box>

@@ -43,7 +43,7 @@ export function LiveLadder({
       sx={{ width: 210, flexShrink: 0, position: 'relative', overflow: 'hidden', backgroundColor: palette.nightShade }}
     >
       {[16, 190].map((left) => (
-        <Box key={left} sx={{ position: 'absolute', left, top: 0, bottom: 0, width: 5, backgroundColor: '#4A5A5F' }} />
+        <Box key={left} sx={{ position: 'absolute', left, top: 0, bottom: 0, width: 5, backgroundColor: palette.soft }} />
       ))}
       <Box sx={{ position: 'absolute', left: 22, width: 167, top: nowAt, transform: `translateY(${String(-offset)}px)` }}>
         {rungs.map(({ timed, top: rungTop, height }, index) => (
@@ -55,11 +55,11 @@ export function LiveLadder({
               height,
               left: 0,
               right: 0,
-              borderTop: '1px solid #3A4A4F',
+              borderTop: `1px solid ${palette.nightLine}`,
               display: 'flex',
               gap: 1,
               p: '5px 4px 4px 7px',
-              backgroundColor: index === itemIndex ? '#26343A' : 'transparent',
+              backgroundColor: index === itemIndex ? palette.nightRaised : 'transparent',
             }}
           >
             <Box
@@ -72,7 +72,7 @@ export function LiveLadder({
                 overflow: 'hidden',
                 textOverflow: 'ellipsis',
                 whiteSpace: height < 56 ? 'nowrap' : 'normal',
-                color: index === itemIndex ? '#FFFFFF' : palette.nightSoft,
+                color: index === itemIndex ? palette.white : palette.nightSoft,
                 fontWeight: index === itemIndex ? 700 : 400,
               }}
             >

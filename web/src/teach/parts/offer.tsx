@@ -85,7 +85,12 @@ export function PlanChanged({
   );
 }
 
-const light = { flexShrink: 0, backgroundColor: palette.cream, color: palette.night, '&:hover': { backgroundColor: '#FFFFFF' } } as const;
+const light = {
+  flexShrink: 0,
+  backgroundColor: palette.cream,
+  color: palette.night,
+  '&:hover': { backgroundColor: palette.white },
+} as const;
 
 function Frame({ label, children }: { readonly label: string; readonly children: ReactNode }) {
   return (
@@ -98,7 +103,7 @@ function Frame({ label, children }: { readonly label: string; readonly children:
         gap: 2,
         mt: 0.5,
         p: '6px 8px 6px 14px',
-        border: '2px solid #E6C35C',
+        border: `2px solid ${palette.glow}`,
         borderRadius: '6px',
         fontSize: 19,
         lineHeight: 1.25,

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
-import { isOtherSideOf, partnerOn, phraseLimits, phraseRead, type Position, type WrittenPhrase } from '@leiter/core';
+import { isOtherSideOf, partnerOn, phraseLimits, phraseRead, type Position, type WrittenPhrase, type Side } from '@leiter/core';
 import { useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { palette } from '../../shared/palette';
@@ -19,13 +19,13 @@ interface Props {
   /** Where the class waits: it begins with the segment that is built up there. */
   readonly position: Position;
   /** The side that works there; null where none does. */
-  readonly side: 'left' | 'right' | null;
+  readonly side: Side | null;
   /** Goes on with the class. */
   readonly onGoOn: () => void;
 }
 
 /** Whether a phrase is done the other way about for the side that works now. */
-function isOtherNow(written: WrittenPhrase, side: 'left' | 'right' | null): boolean {
+function isOtherNow(written: WrittenPhrase, side: Side | null): boolean {
   const own = phraseRead(written);
   return own !== null && isOtherSideOf(own, side);
 }
@@ -168,7 +168,7 @@ export function PhraseLoop({ written, position, side, onGoOn }: Props) {
         />
         <Box sx={{ minWidth: 0 }}>
           <Box sx={{ fontSize: 52, lineHeight: 1.1, minHeight: 120 }}>{now ? rowWords(now) : <Trans>counted in</Trans>}</Box>
-          <Box sx={{ fontSize: 40, color: '#E6C35C', minHeight: 56 }}>{now?.say}</Box>
+          <Box sx={{ fontSize: 40, color: palette.glow, minHeight: 56 }}>{now?.say}</Box>
           <Box sx={{ fontSize: 26, color: palette.nightSoft, minHeight: 36 }}>{now?.arms != null && t`arms ${now.arms}`}</Box>
           {phrase.partner && (
             <Box sx={{ fontSize: 26, color: palette.nightSoft, minHeight: 36 }}>{theirs && t`the partner: ${doneWords(theirs)}`}</Box>

@@ -136,7 +136,16 @@ export function StageView({ position, talk, homeTask, nameOf, instead, stance, i
           ))}
         </Box>
       )}
-      <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 4, borderTop: '1px solid #3A4A4F', pt: 1.75, fontSize: 25 }}>
+      <Box
+        sx={{
+          display: 'flex',
+          justifyContent: 'space-between',
+          gap: 4,
+          borderTop: `1px solid ${palette.nightLine}`,
+          pt: 1.75,
+          fontSize: 25,
+        }}
+      >
         <span>
           {cue !== undefined && (
             <>
@@ -243,7 +252,7 @@ function Now({ position, stance, isWaiting }: Pick<Props, 'position' | 'stance' 
             </Box>
           </Box>
         ) : overSeconds >= 1 ? (
-          <Box sx={{ ...large, fontSize: 110, color: '#E6C35C' }}>+{clockText(Math.floor(overSeconds))}</Box>
+          <Box sx={{ ...large, fontSize: 110, color: palette.glow }}>+{clockText(Math.floor(overSeconds))}</Box>
         ) : (
           <Box sx={{ ...large, fontSize: 110 }} {...(isLastStep ? timer : {})}>
             {clockText(Math.ceil(stepRemainingSeconds))}
@@ -290,7 +299,9 @@ function Side({ side: { children, you, seenOn } }: { readonly side: SideWords })
         }}
       >
         {arrow}
-        <Box sx={{ fontFamily: headingFont, fontSize: children.length > 6 ? 76 : 108, lineHeight: 1, fontWeight: 750, color: '#E6C35C' }}>
+        <Box
+          sx={{ fontFamily: headingFont, fontSize: children.length > 6 ? 76 : 108, lineHeight: 1, fontWeight: 750, color: palette.glow }}
+        >
           {children}
         </Box>
       </Box>
@@ -303,4 +314,4 @@ function Side({ side: { children, you, seenOn } }: { readonly side: SideWords })
   );
 }
 
-const arrowLook = { fill: 'none', stroke: '#E6C35C', strokeWidth: 13, strokeLinecap: 'round', strokeLinejoin: 'round' } as const;
+const arrowLook = { fill: 'none', stroke: palette.glow, strokeWidth: 13, strokeLinecap: 'round', strokeLinejoin: 'round' } as const;

@@ -6,7 +6,7 @@ import { palette } from '../../shared/palette';
 import type { Claps, ClapsState } from '../claps/use-claps';
 import type { Voice, VoiceState } from '../voice/use-voice';
 
-const look = { color: palette.cream, borderColor: '#4A5A5F', minWidth: 0, fontSize: 13.5, px: 0.85 } as const;
+const look = { color: palette.cream, borderColor: palette.soft, minWidth: 0, fontSize: 13.5, px: 0.85 } as const;
 
 /** Whether Leiter speaks, and how the work of an item begins; each is changed by one press. */
 export function VoiceSign({
@@ -59,12 +59,12 @@ export function VoiceSign({
         </Button>
       )}
       {claps && clapsWords(claps.state) !== '' && (
-        <Box role="status" sx={{ fontSize: 16, color: '#E6C35C' }}>
+        <Box role="status" sx={{ fontSize: 16, color: palette.glow }}>
           {clapsWords(claps.state)}
         </Box>
       )}
       {words !== '' && (
-        <Box role="status" sx={{ fontSize: 16, color: '#E6C35C' }}>
+        <Box role="status" sx={{ fontSize: 16, color: palette.glow }}>
           {words}
         </Box>
       )}

@@ -34,7 +34,15 @@ export function WatchPanel({ watch, hasKeys, onPressed }: Props) {
     <Box
       component="section"
       aria-label={t`Marks of this class`}
-      sx={{ width: 262, flexShrink: 0, borderLeft: '1px solid #3A4A4F', mt: 1.5, p: '2px 14px 12px 16px', overflowY: 'auto', minHeight: 0 }}
+      sx={{
+        width: 262,
+        flexShrink: 0,
+        borderLeft: `1px solid ${palette.nightLine}`,
+        mt: 1.5,
+        p: '2px 14px 12px 16px',
+        overflowY: 'auto',
+        minHeight: 0,
+      }}
     >
       <Keys
         isOn={hasKeys}
@@ -64,7 +72,7 @@ export function WatchPanel({ watch, hasKeys, onPressed }: Props) {
         )}
         {next ? (
           <Trans>
-            watch next: <strong style={{ color: '#E6C35C' }}>{next.name}</strong>
+            watch next: <strong style={{ color: palette.glow }}>{next.name}</strong>
           </Trans>
         ) : (
           t`everybody was looked at`
@@ -111,11 +119,11 @@ function ChildRow({
     <Box
       component="li"
       sx={{
-        borderLeft: `4px solid ${isChosen ? '#E6C35C' : 'transparent'}`,
+        borderLeft: `4px solid ${isChosen ? palette.glow : 'transparent'}`,
         pl: 1,
         py: 0.25,
         mb: 0.25,
-        backgroundColor: isChosen ? '#26343A' : 'transparent',
+        backgroundColor: isChosen ? palette.nightRaised : 'transparent',
       }}
     >
       <Box
@@ -159,7 +167,7 @@ function ChildRow({
         </Box>
       )}
       {isChosen && cell.column.movement.faults.length > 0 && mark && mark.faults.length > 0 && (
-        <Box sx={{ fontSize: 14, color: '#E6C35C' }}>
+        <Box sx={{ fontSize: 14, color: palette.glow }}>
           {mark.faults.map((slug) => cell.column.movement.faults.find((fault) => fault.slug === slug)?.name ?? slug).join(', ')}
         </Box>
       )}
@@ -175,7 +183,7 @@ function Press({ label, onPress, isOn = false }: { readonly label: string; reado
       onClick={onPress}
       aria-pressed={isOn}
       sx={{
-        border: '1px solid #4A5A5F',
+        border: `1px solid ${palette.soft}`,
         borderRadius: '4px',
         background: isOn ? palette.cream : 'none',
         color: isOn ? palette.night : palette.cream,

@@ -32,7 +32,7 @@ export function PictureShow({ pictures, onEnd }: { readonly pictures: readonly D
       </Box>
       <Box sx={{ display: 'flex', gap: '6px', justifyContent: 'center' }}>
         {pictures.map(({ id }, index) => (
-          <Box key={id} sx={{ width: 26, height: 4, backgroundColor: index <= at ? palette.cream : '#3A4A4F' }} />
+          <Box key={id} sx={{ width: 26, height: 4, backgroundColor: index <= at ? palette.cream : palette.nightLine }} />
         ))}
       </Box>
     </Box>

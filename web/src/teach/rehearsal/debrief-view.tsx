@@ -100,7 +100,7 @@ export function DebriefView({ debrief, roll, nameOf, library, classId, onAgain }
           variant="contained"
           size="large"
           onClick={onAgain}
-          sx={{ backgroundColor: palette.cream, color: palette.night, '&:hover': { backgroundColor: '#FFFFFF' } }}
+          sx={{ backgroundColor: palette.cream, color: palette.night, '&:hover': { backgroundColor: palette.white } }}
         >
           <Trans>Rehearse it again</Trans>
         </Button>

@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ClassPageResponse } from '@leiter/contract';
 import { evaluationContextOf } from '@leiter/contract/evaluation-context';
+import { isThere } from '@leiter/contract/who-comes';
 import {
   homeTaskLines,
   safetyTalkOf,
@@ -142,7 +143,7 @@ export function RehearsalClass({ page, plan, library, seed, onAgain }: Props) {
   const rollDialog = isRoll && (
     <RehearsalRoll
       screens={rehearsal.screens}
-      group={page.children.filter(({ attendance }) => attendance !== 'absent' && attendance !== 'watched')}
+      group={page.children.filter(isThere)}
       known={answers}
       onTake={(there, said) => {
         rehearsal.takeRoll(there);
@@ -189,7 +190,7 @@ export function RehearsalClass({ page, plan, library, seed, onAgain }: Props) {
                   live.start(settings.go);
                 });
               }}
-              sx={{ fontSize: 20, backgroundColor: palette.cream, color: palette.night, '&:hover': { backgroundColor: '#FFFFFF' } }}
+              sx={{ fontSize: 20, backgroundColor: palette.cream, color: palette.night, '&:hover': { backgroundColor: palette.white } }}
             >
               <Trans>Begin the rehearsal</Trans>
             </Button>
@@ -282,7 +283,7 @@ export function RehearsalClass({ page, plan, library, seed, onAgain }: Props) {
 
 function Press({ label, onPress }: { readonly label: string; readonly onPress: () => void }) {
   return (
-    <Button variant="outlined" sx={{ color: palette.cream, borderColor: '#4A5A5F', minWidth: 0, fontSize: 14 }} onClick={onPress}>
+    <Button variant="outlined" sx={{ color: palette.cream, borderColor: palette.soft, minWidth: 0, fontSize: 14 }} onClick={onPress}>
       {label}
     </Button>
   );

@@ -1,4 +1,5 @@
 import type { ClassPageResponse } from '@leiter/contract';
+import { isThere as comesTo } from '@leiter/contract/who-comes';
 import {
   callScreensOf,
   castOf,
@@ -71,10 +72,7 @@ export function useRehearsal(
 ): Rehearsal {
   const { evaluation, position, run } = live;
   const { totalSeconds } = evaluation.timeline;
-  const present = useMemo(
-    () => page.children.filter(({ attendance }) => attendance !== 'absent' && attendance !== 'watched'),
-    [page.children],
-  );
+  const present = useMemo(() => page.children.filter(comesTo), [page.children]);
   const cast = useMemo(
     () =>
       castOf(

@@ -92,7 +92,7 @@ export function Wall({ wall, chosen, onChoose, onMark, canMark }: Props) {
               position: 'relative',
               width: '100%',
               p: 0,
-              border: `3px solid ${child.child === chosen ? '#E6C35C' : 'transparent'}`,
+              border: `3px solid ${child.child === chosen ? palette.glow : 'transparent'}`,
               background: 'none',
               cursor: 'pointer',
               font: 'inherit',
@@ -141,8 +141,8 @@ export function Wall({ wall, chosen, onChoose, onMark, canMark }: Props) {
                     onMark(child.child, mark);
                   }}
                   sx={{
-                    border: '1px solid #4A5A5F',
-                    background: child.given?.mark === mark ? '#E6C35C' : 'rgba(18, 25, 28, 0.82)',
+                    border: `1px solid ${palette.soft}`,
+                    background: child.given?.mark === mark ? palette.glow : 'rgba(18, 25, 28, 0.82)',
                     color: child.given?.mark === mark ? palette.night : palette.cream,
                     font: 'inherit',
                     fontSize: 13,

@@ -39,8 +39,8 @@ export function PhoneDialog({ made, onClose }: { readonly made: PhoneLink; reado
         backgroundColor: 'rgba(10, 14, 16, 0.82)',
       }}
     >
-      <Box sx={{ width: 720, p: 4, backgroundColor: palette.nightShade, border: '1px solid #4A5A5F', display: 'flex', gap: 4 }}>
-        <Box sx={{ width: 264, height: 264, p: 1.5, flexShrink: 0, backgroundColor: '#FFFFFF', display: 'grid', placeItems: 'center' }}>
+      <Box sx={{ width: 720, p: 4, backgroundColor: palette.nightShade, border: `1px solid ${palette.soft}`, display: 'flex', gap: 4 }}>
+        <Box sx={{ width: 264, height: 264, p: 1.5, flexShrink: 0, backgroundColor: palette.white, display: 'grid', placeItems: 'center' }}>
           {link !== null && <QRCodeSVG value={link} size={240} level="M" title={t`Code for the phone`} />}
         </Box>
         <Box sx={{ fontSize: 18, lineHeight: 1.4 }}>
@@ -71,7 +71,7 @@ export function PhoneDialog({ made, onClose }: { readonly made: PhoneLink; reado
               variant="contained"
               autoFocus
               onClick={onClose}
-              sx={{ backgroundColor: palette.cream, color: palette.night, '&:hover': { backgroundColor: '#FFFFFF' } }}
+              sx={{ backgroundColor: palette.cream, color: palette.night, '&:hover': { backgroundColor: palette.white } }}
             >
               <Trans>Close</Trans>
             </Button>

@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import { leaderSide, clockText, type Position, type Step, type Stance } from '@leiter/core';
+import { leaderSide, clockText, type Position, type Step, type Stance, type Side } from '@leiter/core';
 
 /** What the children do now, in a word or two: large on the screen. */
 export function stepWords(step: Step | null): string {
@@ -60,7 +60,7 @@ export interface SideWords {
   /** Which of their own the leader moves. */
   readonly you: string;
   /** On which side of their picture the children see it move. */
-  readonly seenOn: 'left' | 'right' | null;
+  readonly seenOn: Side | null;
 }
 
 /** Of what is done in turns it is the side of this rep. */

@@ -1,4 +1,5 @@
 import type { ClassPageResponse } from '@leiter/contract';
+import { isThere } from '@leiter/contract/who-comes';
 import {
   calledUtterances,
   callRound,
@@ -102,9 +103,7 @@ export function useCalls(page: ClassPageResponse, library: Library, countLanguag
 
 /** The children who may be there, each as something that is called. */
 function childrenOf({ children }: ClassPageResponse): readonly Call[] {
-  return children
-    .filter(({ attendance }) => attendance !== 'absent' && attendance !== 'watched')
-    .map(({ name }) => ({ text: name, language: 'en', movement: null, from: null, to: null }));
+  return children.filter(isThere).map(({ name }) => ({ text: name, language: 'en', movement: null, from: null, to: null }));
 }
 
 /** Who calls now; null where nobody does. */

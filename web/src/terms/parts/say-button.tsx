@@ -4,6 +4,7 @@ import { usualVoice } from '@leiter/core';
 import { useState } from 'react';
 import { useSession } from '../../queries/session.queries';
 import { sayWords, type SaidWord } from '../../shared/voice/say-words';
+import { palette } from '../../shared/palette';
 
 /** Says a word, or several, by the voice of the class. */
 export function SayButton({
@@ -35,7 +36,7 @@ export function SayButton({
         minWidth: 0,
         whiteSpace: 'nowrap',
         ...(isLarge ? { fontSize: 24, px: 4, py: 1.5 } : {}),
-        ...(tone === 'night' ? { color: 'inherit', borderColor: '#4A5A5F' } : {}),
+        ...(tone === 'night' ? { color: 'inherit', borderColor: palette.soft } : {}),
       }}
     >
       {isMute ? t`no voice here` : children}

@@ -68,7 +68,7 @@ export function NextClass({ next, entry, today, timeZone, library }: Props) {
         sx={{
           my: 2,
           p: 2,
-          backgroundColor: '#FFFFFF',
+          backgroundColor: palette.white,
           border: `1px solid ${palette.line}`,
           borderTop: `4px solid ${palette.ink}`,
           borderRadius: '6px',

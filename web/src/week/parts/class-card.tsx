@@ -40,7 +40,7 @@ export function ClassCard({ entry, outlook, today, isOwn }: Props) {
         border: `1px solid ${palette.line}`,
         borderTop: `4px solid ${isOff ? palette.line : palette.ink}`,
         borderRadius: '6px',
-        backgroundColor: isOff ? 'transparent' : '#FFFFFF',
+        backgroundColor: isOff ? 'transparent' : palette.white,
         p: 1.25,
         pb: 0.75,
       }}

@@ -1,0 +1,2 @@
+/** A side of a body. */
+export type Side = 'left' | 'right';
