@@ -121,6 +121,12 @@ test('What the owner sets of the checks holds in a plan that is open, is told th
   await dialog.getByRole('button', { name: 'Keep' }).click();
   await expect(dialog.getByText('From 5 to 60 minutes.')).toBeVisible();
   await dialog.getByRole('textbox', { name: 'at most' }).first().fill('12');
+  // an age that is not filled in is told at its own field
+  await dialog.getByRole('button', { name: 'One age more' }).click();
+  await dialog.getByRole('button', { name: 'Keep' }).click();
+  await expect(dialog.getByRole('textbox', { name: 'up to' }).nth(1)).toHaveAttribute('aria-invalid', 'true');
+  await expect(dialog.getByRole('textbox', { name: 'at most' }).first()).toHaveAttribute('aria-invalid', 'false');
+  await dialog.getByRole('button', { name: 'One age less' }).click();
   await dialog.getByRole('button', { name: 'Keep' }).click();
   await expect(other.getByRole('listitem', { name: 'A drink' })).toContainText(
     '12 minutes up to 6 years, 20 when older (usual: 15 minutes',

@@ -3,6 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import {
+  everyAge,
   isByAge,
   isUsual,
   ruleRefusal,
@@ -136,9 +137,20 @@ function refuse(numbers: readonly AnyRule[], wanted: readonly RuleValue[]): void
   const errors = numbers.flatMap((rule, index) => {
     const value = wanted[index];
     const message = value === undefined ? null : ruleRefusal(rule, value);
-    return message === null ? [] : [{ field: `numbers.${String(index)}.${isByAge(rule) ? 'steps.0.limit' : 'value'}`, message }];
+    return message === null || value === undefined ? [] : [{ field: `numbers.${String(index)}.${wrongField(rule, value)}`, message }];
   });
   if (errors.length > 0) throw new ApiError(422, { type: 'about:blank', title: t`This does not fit`, status: 422, errors });
+}
+
+/** The field that is wrong: the first age that is not older than the one before, else the first limit that cannot be. */
+function wrongField(rule: AnyRule, value: RuleValue): string {
+  if (typeof value === 'number') return 'value';
+  const age = value.findIndex(({ upToYears }, nth) => !Number.isInteger(upToYears) || upToYears <= (value[nth - 1]?.upToYears ?? 0));
+  if (age >= 0 && age < value.length - 1) return `steps.${String(age)}.upToYears`;
+  // the last row has no age of its own: the one before it is too old
+  if (age >= 0) return `steps.${String(Math.max(0, age - 1))}.upToYears`;
+  const limit = value.findIndex((step) => ruleRefusal(rule, [{ upToYears: everyAge, limit: step.limit }]) !== null);
+  return `steps.${String(Math.max(0, limit))}.limit`;
 }
 
 interface NumberProps {
