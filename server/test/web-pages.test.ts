@@ -16,6 +16,8 @@ writeFileSync(join(folder, 'index.html'), '<html><head><title>Leiter</title></he
 writeFileSync(join(folder, 'icon.svg'), '<svg/>');
 writeFileSync(join(folder, 'assets/plan-1.js'), 'plan()');
 writeFileSync(join(folder, 'assets/plan-1.js.gz'), gzipSync('plan()'));
+writeFileSync(join(folder, 'assets/week-1.js'), 'week()');
+writeFileSync(join(folder, 'assets/week-1.js.gz'), gzipSync('week()'));
 writeFileSync(
   join(folder, 'first-needs.json'),
   JSON.stringify({
@@ -66,6 +68,14 @@ describe('a page of the interface', () => {
     expect((await request(app).get('/assets/plan-2.js')).status).toBe(404);
     expect((await request(app).get('/icon.svg')).headers['content-type']).toContain('svg');
     expect((await page('/')).headers['cache-control']).toBe('no-cache');
+  });
+
+  it('says that a file is missing which was there when it began: Leiter was built anew meanwhile', async () => {
+    rmSync(join(folder, 'assets/week-1.js'));
+    rmSync(join(folder, 'assets/week-1.js.gz'));
+    const gone = await request(app).get('/assets/week-1.js').set('accept-encoding', 'gzip');
+    expect([gone.status, gone.text, gone.headers['content-encoding']]).toEqual([404, 'Not Found', undefined]);
+    expect((await request(app).get('/assets/plan-1.js')).status).toBe(200);
   });
 
   it('leaves the API alone', async () => {

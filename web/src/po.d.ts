@@ -1,5 +1,5 @@
-/** A catalogue of texts, by id (see texts-plugin.ts). */
+/** A catalogue of texts, by id, each in the form that the build gives it (see texts-plugin.ts). */
 declare module '*.po' {
-  const messages: Readonly<Record<string, string>>;
+  const messages: import('@lingui/core').Messages;
   export default messages;
 }

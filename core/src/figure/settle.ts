@@ -39,11 +39,17 @@ type Lean = 'lean' | 'leftLeg.lean' | 'rightLeg.lean';
 function turnedUntil(pose: Pose, by: Turn | Lean, wanted: (pose: Pose) => number): Pose {
   const begun = angleOf(pose, by);
   const at = (angle: number): number => wanted(withAngle(pose, by, angle));
-  if (Math.abs(at(begun)) < 1e-9) return pose;
-  for (let out = 0; out < reachDegrees; out += stepDegrees)
-    for (const direction of [1, -1]) {
-      const [near, far] = [begun + direction * out, begun + direction * (out + stepDegrees)];
-      if (Math.sign(at(near)) !== Math.sign(at(far))) return withAngle(pose, by, rootBetween(at, near, far));
+  const value = at(begun);
+  if (Math.abs(value) < 1e-9) return pose;
+  // how far it is looked for to either side, and what is wanted there
+  const fronts = [1, -1].map((direction) => ({ direction, angle: begun, value }));
+  for (let out = stepDegrees; out <= reachDegrees; out += stepDegrees)
+    for (const front of fronts) {
+      const near = front.angle;
+      front.angle = begun + front.direction * out;
+      const before = front.value;
+      front.value = at(front.angle);
+      if (Math.sign(before) !== Math.sign(front.value)) return withAngle(pose, by, rootBetween(at, near, front.angle));
     }
   throw new Error(`no turn of ${by} settles the pose`);
 }

@@ -1,8 +1,8 @@
 import { existsSync, readFileSync } from 'node:fs';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import express, { type NextFunction, type Request, type Response } from 'express';
+import expressStaticGzip from 'express-static-gzip';
 import { match } from 'path-to-regexp';
-import sirv from 'sirv';
 import { sessionCookie } from './session-store.js';
 
 /** What the build of the interface wrote about its pages: `first-needs.json`, paths as `/classes/:id`. */
@@ -23,8 +23,15 @@ export function servePages(app: Pick<NestExpressApplication, 'use'>, folder: str
   const needs = `${folder}first-needs.json`;
   const home = existsSync(`${folder}home.html`) ? readFileSync(`${folder}home.html`, 'utf8') : null;
   const linksFor = firstLinks(existsSync(needs) ? (JSON.parse(readFileSync(needs, 'utf8')) as FirstNeeds) : { fonts: [], pages: [] }); // written by our build
-  app.use('/assets', sirv(`${folder}assets`, { immutable: true, maxAge: 365 * 24 * 3600, brotli: true, gzip: true }));
-  app.use('/assets', (_request: Request, response: Response) => {
+  const packed = expressStaticGzip(`${folder}assets`, {
+    enableBrotli: true,
+    orderPreference: ['br', 'gz'],
+    index: false,
+    serveStatic: { immutable: true, maxAge: '365d', redirect: false },
+  });
+  app.use('/assets', packed, (_request: Request, response: Response) => {
+    // a file that was packed and is gone: it was built anew meanwhile
+    response.removeHeader('Content-Encoding');
     response.sendStatus(404);
   });
   const files = express.static(folder, { index: false });

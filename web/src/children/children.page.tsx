@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState, type ReactNode } from 'react';
 import { useChildren } from '../queries/children.queries';
 import { useGroups } from '../queries/groups.queries';
 import { useMay } from '../queries/may';
@@ -16,11 +16,12 @@ import { ButtonLink } from '../shared/button-link';
 import { ChoiceBar } from '../shared/choice-bar';
 import { ExportMenu } from '../shared/export-menu';
 import { Loaded, Message, Page, Panel } from '../shared/page';
+import { useStable } from '../shared/use-stable';
 import { ChildDialog } from './parts/child-dialog';
 import { ChildrenImport } from './parts/children-import';
 import { ChooseSeveral } from './wall/choose-several';
 import { Wall } from './wall/wall-of-ladders';
-import { standingOf, wallOf, type WallFilter, type WallOrder } from './wall/wall';
+import { standingOf, wallOf, type Wanted, type WallFilter, type WallOrder } from './wall/wall';
 
 const filterWords: Readonly<Record<WallFilter, string>> = {
   everybody: t`everybody`,
@@ -39,7 +40,6 @@ function ChildrenPage() {
   const ladders = useSyllabuses();
   const today = useSession().data?.today ?? '';
   const may = useMay();
-  const [wanted, setWanted] = useState({ text: '', filter: 'everybody' as WallFilter, order: 'name' as WallOrder, showsArchived: false });
   const [open, setOpen] = useState<'add' | 'import' | null>(null);
   const [chosen, setChosen] = useState<ReadonlySet<string> | null>(null);
   const close = (): void => {
@@ -52,7 +52,6 @@ function ChildrenPage() {
         : [],
     [children.data, groups.data, boards.data, ladders.data, today],
   );
-  const wall = useMemo(() => wallOf(standing, wanted), [standing, wanted]);
   const count = (children.data ?? []).filter(({ archived }) => !archived).length;
   return (
     <Page
@@ -110,9 +109,14 @@ function ChildrenPage() {
               <Loaded query={children} what={t`children`}>
                 {(all) => (
                   <>
-                    {all.length > 0 && <Filters wanted={wanted} onChange={setWanted} hasArchived={all.some(({ archived }) => archived)} />}
-                    <Wall standing={standing} wall={wall} chosen={chosen} onChoose={setChosen} />
-                    {wall.length === 0 && <Nobody isEmpty={all.length === 0} mayAdd={may.change} onAdd={setOpen} />}
+                    <FilteredWall
+                      standing={standing}
+                      isEmpty={all.length === 0}
+                      hasArchived={all.some(({ archived }) => archived)}
+                      chosen={chosen}
+                      onChoose={setChosen}
+                      nobody={<Nobody isEmpty={all.length === 0} mayAdd={may.change} onAdd={setOpen} />}
+                    />
                     {open === 'add' && <ChildDialog child={null} groups={allGroups} onClose={close} />}
                     {open === 'import' && <ChildrenImport onClose={close} />}
                   </>
@@ -126,7 +130,35 @@ function ChildrenPage() {
   );
 }
 
-type Wanted = Parameters<typeof wallOf>[1];
+const everybody: Wanted = { text: '', filter: 'everybody', order: 'name', showsArchived: false };
+
+/** The wall and what narrows it: a filter draws this anew, and nothing of the page around it. */
+function FilteredWall({
+  standing,
+  isEmpty,
+  hasArchived,
+  chosen,
+  onChoose,
+  nobody,
+}: {
+  readonly standing: ReturnType<typeof standingOf>;
+  readonly isEmpty: boolean;
+  readonly hasArchived: boolean;
+  readonly chosen: ReadonlySet<string> | null;
+  readonly onChoose: (chosen: ReadonlySet<string>) => void;
+  /** What is said where nobody is left. */
+  readonly nobody: ReactNode;
+}) {
+  const [wanted, setWanted] = useState(everybody);
+  const wall = useMemo(() => wallOf(standing, wanted), [standing, wanted]);
+  return (
+    <>
+      {!isEmpty && <Filters wanted={wanted} onChange={setWanted} hasArchived={hasArchived} />}
+      <Wall standing={standing} wall={wall} order={wanted.order} chosen={chosen} onChoose={onChoose} />
+      {wall.length === 0 && nobody}
+    </>
+  );
+}
 
 function Filters({
   wanted,
@@ -137,49 +169,30 @@ function Filters({
   readonly onChange: (wanted: Wanted) => void;
   readonly hasArchived: boolean;
 }) {
+  const change = useStable((part: Partial<Wanted>) => {
+    onChange({ ...wanted, ...part });
+  });
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', mb: 2 }}>
-      <TextField
-        placeholder={t`Find a child`}
-        value={wanted.text}
-        sx={{ width: 190 }}
-        onChange={(event) => {
-          onChange({ ...wanted, text: event.target.value });
-        }}
-        slotProps={{ htmlInput: { 'aria-label': t`Find a child`, type: 'search' } }}
-      />
+      <Finding text={wanted.text} onChange={change} />
       <Box sx={{ overflowX: 'auto', maxWidth: '100%' }}>
         <ChoiceBar
           label={t`Who is shown`}
           choices={(Object.keys(filterWords) as WallFilter[]).map((value) => ({ value, words: filterWords[value] }))} // the keys of the record
           value={wanted.filter}
           onChange={(filter) => {
-            onChange({ ...wanted, filter: filter ?? 'everybody' });
+            change({ filter: filter ?? 'everybody' });
           }}
         />
       </Box>
-      <TextField
-        select
-        value={wanted.order}
-        sx={{ width: 170 }}
-        onChange={(event) => {
-          onChange({ ...wanted, order: event.target.value as WallOrder }); // of the choices below
-        }}
-        slotProps={{ htmlInput: { 'aria-label': t`In which order` } }}
-      >
-        {Object.entries(orderWords).map(([value, words]) => (
-          <MenuItem key={value} value={value}>
-            {words}
-          </MenuItem>
-        ))}
-      </TextField>
+      <Ordering order={wanted.order} onChange={change} />
       {hasArchived && (
         <label style={{ cursor: 'pointer' }}>
           <input
             type="checkbox"
             checked={wanted.showsArchived}
             onChange={(event) => {
-              onChange({ ...wanted, showsArchived: event.target.checked });
+              change({ showsArchived: event.target.checked });
             }}
           />
           <Trans>Show archived</Trans>
@@ -188,6 +201,47 @@ function Filters({
     </Box>
   );
 }
+
+// fields of the kit cost more than the whole wall: each is drawn anew only when its own value changes
+const Finding = memo(function Finding({ text, onChange }: { readonly text: string; readonly onChange: (part: Partial<Wanted>) => void }) {
+  return (
+    <TextField
+      placeholder={t`Find a child`}
+      value={text}
+      sx={{ width: 190 }}
+      onChange={(event) => {
+        onChange({ text: event.target.value });
+      }}
+      slotProps={{ htmlInput: { 'aria-label': t`Find a child`, type: 'search' } }}
+    />
+  );
+});
+
+const Ordering = memo(function Ordering({
+  order,
+  onChange,
+}: {
+  readonly order: WallOrder;
+  readonly onChange: (part: Partial<Wanted>) => void;
+}) {
+  return (
+    <TextField
+      select
+      value={order}
+      sx={{ width: 170 }}
+      onChange={(event) => {
+        onChange({ order: event.target.value as WallOrder }); // of the choices below
+      }}
+      slotProps={{ htmlInput: { 'aria-label': t`In which order` } }}
+    >
+      {Object.entries(orderWords).map(([value, words]) => (
+        <MenuItem key={value} value={value}>
+          {words}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+});
 
 function Nobody({
   isEmpty,

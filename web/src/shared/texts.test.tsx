@@ -1,4 +1,5 @@
 // @vitest-environment jsdom
+import { compileMessage } from '@lingui/message-utils/compileMessage';
 import { plural, t } from '@lingui/core/macro';
 import { Plural, Trans } from '@lingui/react/macro';
 import { cleanup, render, screen } from '@testing-library/react';
@@ -38,7 +39,7 @@ describe('a text', () => {
   it('follows the rules of a language that has more than two forms', () => {
     const message = '{count, plural, one {# klasa} few {# klasy} many {# klas} other {# klasy}}';
     const { id } = { id: 'of-a-test' };
-    i18n.loadAndActivate({ locale: 'pl', messages: { [id]: message } });
+    i18n.loadAndActivate({ locale: 'pl', messages: { [id]: compileMessage(message) } });
     expect([1, 3, 5, 22].map((count) => i18n._(id, { count }))).toEqual(['1 klasa', '3 klasy', '5 klas', '22 klasy']);
   });
 });

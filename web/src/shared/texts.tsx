@@ -1,20 +1,14 @@
 import { i18n as lingui, setupI18n, type I18n } from '@lingui/core';
 import { TransNoContext } from '@lingui/react/server';
-import { compileMessage } from '@lingui/message-utils/compileMessage';
 import type { ComponentProps } from 'react';
 
-type Compiled = ReturnType<typeof compileMessage>;
-const compiled = new Map<string, Compiled>();
+/** Texts by id, each in the form that the build gives it (`texts-plugin.ts`): plain words, or parts to be put together. */
+export type Texts = I18n['messages'];
 
-function compile(message: string): Compiled {
-  const known = compiled.get(message);
-  if (known) return known;
-  const written = compileMessage(message);
-  compiled.set(message, written);
-  return written;
-}
+// nothing is read here: the build did it
+const asBuilt = (text: string) => [text];
 
-lingui.setMessagesCompiler(compile);
+lingui.setMessagesCompiler(asBuilt);
 lingui.loadAndActivate({ locale: 'en', messages: {} });
 
 /**
@@ -24,15 +18,15 @@ lingui.loadAndActivate({ locale: 'en', messages: {} });
 export const i18n = lingui;
 
 /** Texts of another language than that of the page. @param messages by id; one that is missing is told in English */
-export function textsIn(locale: string, messages: Readonly<Record<string, string>>): I18n {
+export function textsIn(locale: string, messages: Texts): I18n {
   const texts = setupI18n();
-  texts.setMessagesCompiler(compile);
+  texts.setMessagesCompiler(asBuilt);
   texts.loadAndActivate({ locale, messages: { ...messages } });
   return texts;
 }
 
 /** Shows this page in a language; before anything is drawn. */
-export function speak(locale: string, messages: Readonly<Record<string, string>>): void {
+export function speak(locale: string, messages: Texts): void {
   lingui.loadAndActivate({ locale, messages: { ...messages } });
   document.documentElement.lang = locale;
 }

@@ -5,22 +5,24 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import { useStable } from '../../shared/use-stable';
-import type { standingOf, wallOf } from './wall';
+import { inOrder, type standingOf, type wallOf, type WallOrder } from './wall';
 import { cardsLook, WallCard } from './wall-card';
 
 /**
- * The cards of all groups, each group with its name above. Whoever was shown once stays drawn and is only hidden by a filter: dozens of
- * ladders drawn anew would come late.
+ * The cards of all groups, each group with its name above. A filter only hides: whoever is left out stays drawn, and at its place, for
+ * dozens of ladders drawn anew or moved would come late.
  */
 export function Wall({
   standing,
   wall,
+  order,
   chosen,
   onChoose,
 }: {
   readonly standing: ReturnType<typeof standingOf>;
   /** Those of them who are wanted now, in the order wanted. */
   readonly wall: ReturnType<typeof wallOf>;
+  readonly order: WallOrder;
   readonly chosen: ReadonlySet<string> | null;
   readonly onChoose: (chosen: ReadonlySet<string>) => void;
 }) {
@@ -32,7 +34,7 @@ export function Wall({
   return standing.map(({ group, members: all }) => {
     const members = wall.find((place) => place.group?.id === group?.id)?.members ?? [];
     const wanted = new Set(members);
-    const hidden = all.filter((one) => !wanted.has(one) && !one.child.archived);
+    const drawn = inOrder(all, order).filter((one) => wanted.has(one) || !one.child.archived);
     return (
       <Box
         key={group?.id ?? 'none'}
@@ -74,7 +76,7 @@ export function Wall({
             ...cardsLook,
           }}
         >
-          {[...members, ...hidden].map((one) => (
+          {drawn.map((one) => (
             <WallCard
               key={one.child.id}
               one={one}

@@ -67,7 +67,7 @@ interface Told {
   readonly today: Day;
 }
 
-interface Wanted {
+export interface Wanted {
   readonly text: string;
   readonly filter: WallFilter;
   readonly order: WallOrder;
@@ -93,16 +93,19 @@ export function standingOf({ children, groups, boards, ladders, today }: Told): 
   });
 }
 
+/** All of a place in the order wanted, also those that a filter leaves out. */
+export const inOrder = (members: readonly WallChild[], order: WallOrder): readonly WallChild[] => members.toSorted(orders[order]);
+
 /** The wall as it is wanted; places in which nobody is like that are left out. */
 export function wallOf(standing: readonly Place[], { text, filter, order, showsArchived }: Wanted): readonly Place[] {
   const wanted = plain(text.trim());
   return standing
     .map(({ group, members }) => ({
       group,
-      members: members
-        .filter(({ child, name }) => (showsArchived || !child.archived) && plain(name).includes(wanted))
-        .filter(passes[filter])
-        .toSorted(orders[order]),
+      members: inOrder(
+        members.filter((one) => (showsArchived || !one.child.archived) && plain(one.name).includes(wanted) && passes[filter](one)),
+        order,
+      ),
     }))
     .filter(({ members }) => members.length > 0);
 }

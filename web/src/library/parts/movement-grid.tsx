@@ -8,6 +8,7 @@ import { Link } from 'react-router';
 import { EffortBand } from '../../shared/effort-band';
 import { Figure } from '../../shared/figure';
 import { palette } from '../../shared/palette';
+import { useIsSettled } from '../../shared/use-is-settled';
 import { kindWords } from '../../shared/words';
 
 export type GridLook = 'words' | 'figures';
@@ -33,6 +34,8 @@ export function MovementGrid({ movements, look }: { readonly movements: readonly
   }, []);
   const { leastWidth, rowHeight } = looks[look];
   const columns = Math.max(1, Math.floor(width / leastWidth));
+  // words first: a name can be read and pressed before its figure is worked out
+  const isDrawn = useIsSettled();
   // oxlint-disable-next-line react/incompatible-library -- no compiler memoizes this component
   const rows = useVirtualizer({
     count: Math.ceil(movements.length / columns),
@@ -64,6 +67,7 @@ export function MovementGrid({ movements, look }: { readonly movements: readonly
                   key={movement.slug}
                   movement={movement}
                   look={look}
+                  isDrawn={isDrawn}
                   count={movements.length}
                   position={row.index * columns + column + 1}
                   top={row.start}
@@ -80,6 +84,8 @@ export function MovementGrid({ movements, look }: { readonly movements: readonly
 interface CardProps {
   readonly movement: Movement;
   readonly look: GridLook;
+  /** False while the page opens: the place of the figure is kept. */
+  readonly isDrawn: boolean;
   readonly count: number;
   readonly position: number;
   readonly top: number;
@@ -88,7 +94,7 @@ interface CardProps {
 }
 
 /** One movement at its place; while the list is scrolled only the cards that come into sight are drawn. */
-const Card = memo(function Card({ movement, look, count, position, top, column, columns }: CardProps) {
+const Card = memo(function Card({ movement, look, isDrawn, count, position, top, column, columns }: CardProps) {
   return (
     <li
       aria-setsize={count}
@@ -103,17 +109,17 @@ const Card = memo(function Card({ movement, look, count, position, top, column, 
         overflow: 'hidden',
       }}
     >
-      {look === 'words' ? <WordCard movement={movement} /> : <FigureCard movement={movement} />}
+      {look === 'words' ? <WordCard movement={movement} isDrawn={isDrawn} /> : <FigureCard movement={movement} isDrawn={isDrawn} />}
     </li>
   );
 });
 
 // plain elements: a styled one costs more than the figure in it, and dozens come into sight at once
-function WordCard({ movement }: { readonly movement: Movement }) {
+function WordCard({ movement, isDrawn }: Pick<CardProps, 'movement' | 'isDrawn'>) {
   return (
     <div style={{ height: '100%', padding: '8px 0', display: 'flex', gap: 10, alignItems: 'center' }}>
       <EffortBand effort={movement.effort} width={8} />
-      <Figure movement={movement} size={58} />
+      <Figure movement={isDrawn ? movement : undefined} size={58} />
       <div style={{ minWidth: 0 }}>
         <Link to={`/library/${movement.slug}`}>{movement.name}</Link>
         <div
@@ -140,11 +146,11 @@ function WordCard({ movement }: { readonly movement: Movement }) {
   );
 }
 
-function FigureCard({ movement }: { readonly movement: Movement }) {
+function FigureCard({ movement, isDrawn }: Pick<CardProps, 'movement' | 'isDrawn'>) {
   return (
     <div style={{ paddingTop: 6, textAlign: 'center' }}>
       <div style={{ display: 'flex', justifyContent: 'center' }}>
-        <Figure movement={movement} size={112} />
+        <Figure movement={isDrawn ? movement : undefined} size={112} />
       </div>
       <Link to={`/library/${movement.slug}`} style={{ fontSize: 13.5, lineHeight: 1.2, display: 'block' }}>
         {movement.name}

@@ -1,11 +1,9 @@
 import type { I18n } from '@lingui/core';
 import type { FamilyLanguage } from '@leiter/contract';
-import { textsIn } from '../texts';
-
-type Messages = Readonly<Record<string, string>>;
+import { textsIn, type Texts } from '../texts';
 
 /** The catalogue of what families read; English stands in the source. */
-export async function familyMessages(language: FamilyLanguage): Promise<Messages> {
+export async function familyMessages(language: FamilyLanguage): Promise<Texts> {
   switch (language) {
     case 'en':
       return {};
