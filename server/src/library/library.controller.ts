@@ -43,15 +43,16 @@ export class LibraryController {
     private readonly phrases: PhrasesService,
   ) {}
 
-  /** Every entry; a browser that has this version already is told so, and nothing is sent. */
+  /** Every entry, each on a line of its own, and how many in `Leiter-Count`; a browser that has this version is told so, and nothing is sent. */
   @ForEverybody()
   @Get()
   async list(@AskedBy() asker: Asker, @Req() request: Request, @Res() response: Response): Promise<void> {
-    const { etag, plain, gzip, br } = await this.library.body(asker.clubId);
+    const { etag, count, plain, gzip, br } = await this.library.body(asker.clubId);
     response.set({
       ETag: etag,
       'Cache-Control': 'private, no-cache',
       Vary: 'Accept-Encoding',
+      'Leiter-Count': String(count),
       'Content-Type': 'application/json; charset=utf-8',
     });
     if (request.headers['if-none-match'] === etag) {

@@ -14,9 +14,10 @@ import { MovementEntity } from './movement.entity.js';
 const keptMilliseconds = 600_000;
 const [brotli, gzipped] = [promisify(brotliCompress), promisify(gzip)];
 
-/** The library as it is answered, in the encodings that browsers take. */
+/** The library as it is answered, in the encodings that browsers take: an array in JSON, each entry on a line of its own. */
 export interface LibraryBody {
   readonly etag: string;
+  readonly count: number;
   readonly plain: Buffer;
   readonly gzip: Buffer;
   readonly br: Buffer;
@@ -42,10 +43,11 @@ export class LibraryService {
     return this.bodies.of(clubId, version, async () => {
       const found = await this.movements.find({ where: { clubId }, order: { slug: 'ASC' } });
       const entries = found.flatMap((row) => movementResponse(row) ?? []).sort((one, other) => one.name.localeCompare(other.name, 'en'));
-      const plain = Buffer.from(JSON.stringify(entries));
+      // who reads it can begin with the first lines
+      const plain = Buffer.from(`[\n${entries.map((entry) => JSON.stringify(entry)).join(',\n')}\n]`);
       const quality = { params: { [constants.BROTLI_PARAM_QUALITY]: 5 } };
       const [br, gzip] = await Promise.all([brotli(plain, quality), gzipped(plain, { level: 6 })]);
-      return { etag: `"${clubId.slice(0, 8)}-${version}"`, plain, gzip, br };
+      return { etag: `"${clubId.slice(0, 8)}-${version}"`, count: entries.length, plain, gzip, br };
     });
   }
 

@@ -9,7 +9,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import type { MovementResponse, SyllabusResponse } from '@leiter/contract';
 import type { Movement } from '@leiter/core';
-import { useMemo, useState } from 'react';
+import { memo, useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useOwnProgramme } from '../queries/groups.queries';
 import { useMay } from '../queries/may';
@@ -19,8 +19,8 @@ import { Loaded, Page } from '../shared/page';
 import { palette } from '../shared/palette';
 import { onPhone } from '../shared/screen';
 import { jsonOf } from '../shared/read-file';
-import { countsOf, filtered, filterGroups, ownGroup, type ChosenFilters } from './library-filters';
-import { lookAtImport, takeIn, undoImport, useMovements } from '../queries/library.queries';
+import { countsOf, filtered, filterGroups, ownGroup, type ChosenFilters, type FilterGroup } from './library-filters';
+import { lookAtImport, takeIn, undoImport, useLibraryFront, useMovements } from '../queries/library.queries';
 import { movementSearch } from '../shared/movement-search';
 import { MovementDialog } from './parts/movement-dialog';
 import { blankMovement } from './parts/movement-facts';
@@ -40,9 +40,12 @@ function partsOf(ladders: readonly SyllabusResponse[], movements: readonly Movem
   return ['all', 'general', ...[...slugs].map((slug): Part => `of ${slug}`)];
 }
 
+const noMovements: readonly MovementResponse[] = [];
+
 /** Every movement the club can teach: searched as one types, narrowed by what it asks, as words or as figures. */
 function LibraryPage() {
   const movements = useMovements();
+  const all = movements.data ?? noMovements;
   const [text, setText] = useState('');
   const [part, setPart] = useState<Part>('all');
   const [look, setLook] = useState<GridLook>('words');
@@ -50,24 +53,35 @@ function LibraryPage() {
   const [isTakingIn, setTakingIn] = useState(false);
   const ladders = useSyllabuses();
   const programmeName = useProgrammeName();
-  const parts = useMemo(() => partsOf(ladders.data ?? [], movements.data ?? []), [ladders.data, movements.data]);
+  const parts = useMemo(() => partsOf(ladders.data ?? [], all), [ladders.data, all]);
   const { change: mayChange } = useMay();
   const ownProgramme = useOwnProgramme();
   const navigate = useNavigate();
   const [isMaking, setMaking] = useState(false);
-  const search = useMemo(() => movementSearch(movements.data ?? []), [movements.data]);
+  const search = useMemo(() => movementSearch(all), [all]);
   const found = useMemo(() => search(text), [search, text]);
   const inPart = useMemo(() => found.filter((movement) => isIn(movement, part)), [found, part]);
   const shown = useMemo(() => filtered(inPart, chosen), [inPart, chosen]);
+  const isWhole = movements.data !== undefined;
+  const isAsked = text.trim() !== '' || part !== 'all' || Object.keys(chosen).length > 0;
+  const current = useRef(inPart);
+  useLayoutEffect(() => {
+    current.current = inPart;
+  }, [inPart]);
+  const countsFor = useCallback((group: FilterGroup) => countsOf(group, current.current, chosen), [chosen]);
+  const openImport = useCallback(() => {
+    setTakingIn(true);
+  }, []);
   return (
     <Page
       title={t`Library`}
-      about={plural(shown.length, { one: '# movement', other: '# movements' })}
+      about={isWhole ? plural(shown.length, { one: '# movement', other: '# movements' }) : ''}
       actions={
         <>
           <TextField
             placeholder={t`Name, term or meaning`}
             autoFocus={window.innerWidth >= 700}
+            sx={{ width: 176, [onPhone]: { width: '100%' } }}
             value={text}
             onChange={(event) => {
               setText(event.target.value);
@@ -79,6 +93,7 @@ function LibraryPage() {
             size="small"
             value={part}
             aria-label={t`Programme`}
+            sx={{ '& .MuiToggleButton-root': { px: 1 } }}
             onChange={(_event, value: Part | null) => {
               if (value) setPart(value);
             }}
@@ -86,7 +101,7 @@ function LibraryPage() {
             {parts.map((one) => (
               <ToggleButton key={one} value={one}>
                 {one === 'all' ? t`All` : one === 'general' ? t`General` : programmeName(one.slice('of '.length))}{' '}
-                {found.filter((movement) => !movement.isPutAway && isIn(movement, one)).length}
+                {isWhole && found.filter((movement) => !movement.isPutAway && isIn(movement, one)).length}
               </ToggleButton>
             ))}
           </ToggleButtonGroup>
@@ -121,16 +136,11 @@ function LibraryPage() {
     >
       <Filters
         programme={part.startsWith('of ') ? part.slice('of '.length) : (ownProgramme ?? ladders.data?.[0]?.programme ?? 'dance')}
-        movements={inPart}
+        isEmpty={inPart.length === 0}
+        countsFor={countsFor}
         chosen={chosen}
         onChoose={setChosen}
-        onImport={
-          mayChange
-            ? () => {
-                setTakingIn(true);
-              }
-            : null
-        }
+        onImport={mayChange ? openImport : null}
       />
       {isMaking && (
         <MovementDialog
@@ -160,32 +170,54 @@ function LibraryPage() {
           }}
         />
       )}
-      <Loaded query={movements} what={t`library`}>
-        {() =>
-          shown.length === 0 ? (
-            <Box sx={{ p: 3 }}>
-              <Trans>Nothing like this. Type less, or take away a filter.</Trans>
-            </Box>
-          ) : (
-            <MovementGrid movements={shown} look={look} />
-          )
-        }
-      </Loaded>
+      <MovementList movements={movements} shown={shown} isAsked={isAsked} look={look} />
     </Page>
   );
 }
 
-/** The questions at the left, each answer with the number that it would leave. */
-function Filters({
-  programme,
+/** The movements found; of thousands the first ones while the others are coming, unless something is looked for: it may be among those. */
+function MovementList({
   movements,
+  shown,
+  isAsked,
+  look,
+}: {
+  readonly movements: ReturnType<typeof useMovements>;
+  readonly shown: readonly MovementResponse[];
+  readonly isAsked: boolean;
+  readonly look: GridLook;
+}) {
+  const front = useLibraryFront();
+  const list = movements.data ? shown : front && !isAsked ? filtered(front, {}) : null;
+  if (list === null)
+    return (
+      <Loaded query={movements} what={t`library`}>
+        {() => null}
+      </Loaded>
+    );
+  if (list.length === 0)
+    return (
+      <Box sx={{ p: 3 }}>
+        <Trans>Nothing like this. Type less, or take away a filter.</Trans>
+      </Box>
+    );
+  return <MovementGrid movements={list} look={look} />;
+}
+
+/** The questions at the left, each answer with the number that it would leave; drawn anew when an answer is chosen, not when movements come. */
+const Filters = memo(function Filters({
+  programme,
+  isEmpty,
+  countsFor,
   chosen,
   onChoose,
   onImport,
 }: {
   /** Whose terms are a press away. */
   readonly programme: string;
-  readonly movements: readonly MovementResponse[];
+  /** Nothing would be left. */
+  readonly isEmpty: boolean;
+  readonly countsFor: (group: FilterGroup) => ReadonlyMap<string, number>;
   readonly chosen: ChosenFilters;
   readonly onChoose: (chosen: ChosenFilters) => void;
   /** Null for those who may not change the library. */
@@ -232,11 +264,11 @@ function Filters({
             setOpen(false);
           }}
         >
-          <Trans>Show {movements.length === 0 ? t`nothing` : t`what is left`}</Trans>
+          <Trans>Show {isEmpty ? t`nothing` : t`what is left`}</Trans>
         </Button>
       )}
       {[...filterGroups, ownGroup].map((group) => (
-        <FilterField key={group.id} group={group} movements={movements} chosen={chosen} onChoose={onChoose} />
+        <FilterField key={group.id} group={group} countsFor={countsFor} chosen={chosen} onChoose={onChoose} />
       ))}
       {Object.keys(chosen).length > 0 && (
         <Button
@@ -263,24 +295,24 @@ function Filters({
       </Box>
     </Box>
   );
-}
+});
 
 const noCounts: ReadonlyMap<string, number> = new Map();
 
 /** One question of the filters. How many each answer leaves is counted when its list is opened: with thousands of movements it takes a while. */
 function FilterField({
   group,
-  movements,
+  countsFor,
   chosen,
   onChoose,
 }: {
-  readonly group: (typeof filterGroups)[number];
-  readonly movements: readonly MovementResponse[];
+  readonly group: FilterGroup;
+  readonly countsFor: (group: FilterGroup) => ReadonlyMap<string, number>;
   readonly chosen: ChosenFilters;
   readonly onChoose: (filters: ChosenFilters) => void;
 }) {
   const [isOpen, setOpen] = useState(false);
-  const counts = isOpen ? countsOf(group, movements, chosen) : noCounts;
+  const counts = isOpen ? countsFor(group) : noCounts;
   return (
     <TextField
       select

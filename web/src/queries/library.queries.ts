@@ -2,14 +2,33 @@ import { t } from '@lingui/core/macro';
 import type { LibraryImportResponse, MovementResponse, PhraseResponse } from '@leiter/contract';
 import { libraryOf, libraryWithRows, type Movement, type Unsaid, type WrittenPhrase } from '@leiter/core';
 import type { ImportTold } from '../shared/import-dialog';
-import { useQuery } from '@tanstack/react-query';
+import { skipToken, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { api } from '../shared/api';
+import { api, apiEntries } from '../shared/api';
+import { painted } from '../shared/painted';
 import { queryClient } from '../shared/query-client';
+
+/** From so many on the first of them are worth showing before all have come. */
+const manyEntries = 1000;
+const frontLength = 120;
+const frontKey = ['library front'];
 
 /** Every movement the club can teach, those put away as well: plans and marks may speak of them. */
 export function useMovements() {
-  return useQuery({ queryKey: ['library'], queryFn: () => api<readonly MovementResponse[]>('GET', 'library'), staleTime: 5 * 60_000 });
+  return useQuery({ queryKey: ['library'], queryFn: readLibrary, staleTime: 5 * 60_000 });
+}
+
+const readLibrary = (): Promise<readonly MovementResponse[]> =>
+  apiEntries('library', (some: readonly MovementResponse[], count) => {
+    if (count < manyEntries || some.length < frontLength || queryClient.getQueryData(frontKey) !== undefined) return undefined;
+    queryClient.setQueryData(frontKey, some.slice(0, frontLength));
+    // the page is drawn before the rest is read
+    return painted();
+  });
+
+/** The first entries by name of a library of thousands, for as long as the others are coming; undefined where they come at once. */
+export function useLibraryFront(): readonly MovementResponse[] | undefined {
+  return useQuery<readonly MovementResponse[]>({ queryKey: frontKey, queryFn: skipToken }).data;
 }
 
 /** The movements by slug, the club's own cue before those of the entry; empty until they have come. */

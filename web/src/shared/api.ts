@@ -1,6 +1,7 @@
 import { t } from '@lingui/core/macro';
 import type { Problem } from '@leiter/contract';
 import { noteAnswer } from './connection';
+import { entriesOf } from './entries-of';
 
 /** A refusal of the server, or no answer at all (status 0). */
 export class ApiError extends Error {
@@ -32,6 +33,31 @@ const content = (body: unknown): Pick<RequestInit, 'body' | 'headers'> =>
  * @throws ApiError, and nothing else.
  */
 export async function api<Answer>(method: Method, path: string, body?: unknown, { isLast = false } = {}): Promise<Answer> {
+  const response = await answered(method, path, body, isLast);
+  return (response.status === 204 ? undefined : await response.json()) as Answer; // see above
+}
+
+/**
+ * A list of thousands, read while it comes and without holding the page up.
+ * @param onSome what has come so far – the list itself, which grows – and how many there will be; reading waits for what it promises
+ * @returns all of them
+ * @throws ApiError, and nothing else.
+ */
+export async function apiEntries<Entry>(
+  path: string,
+  onSome: (entries: readonly Entry[], count: number) => Promise<void> | undefined,
+): Promise<readonly Entry[]> {
+  const response = await answered('GET', path, undefined, false);
+  const count = Number(response.headers.get('leiter-count') ?? '0');
+  try {
+    return await entriesOf<Entry>(response, (entries) => onSome(entries, count));
+  } catch {
+    noteAnswer('away');
+    throw new ApiError(0, null);
+  }
+}
+
+async function answered(method: Method, path: string, body: unknown, isLast: boolean): Promise<Response> {
   let response: Response;
   try {
     response = await fetch(`/api/${path}`, {
@@ -47,7 +73,7 @@ export async function api<Answer>(method: Method, path: string, body?: unknown, 
   if (response.ok) {
     // what was kept says nothing of the server but that it did not answer
     noteAnswer(response.headers.has('x-leiter-kept') ? 'away' : 'there');
-    return (response.status === 204 ? undefined : await response.json()) as Answer; // see above
+    return response;
   }
   const problem = (await response.json().catch(() => null)) as Problem | null; // the server's errors are problem documents
   const error = new ApiError(response.status, problem);
