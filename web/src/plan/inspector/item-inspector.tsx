@@ -7,6 +7,7 @@ import {
   type AgeBand,
   type ClassPlan,
   type Dose,
+  type Item,
   type Library,
   type LearnedPace,
   type WrittenTeaching,
@@ -16,6 +17,7 @@ import {
   type PlanEdit,
   type Track,
 } from '@leiter/core';
+import { useState } from 'react';
 import { palette } from '../../shared/palette';
 import { useStable } from '../../shared/use-stable';
 import { circuitWithNext } from '../editing/plan-keys';
@@ -68,6 +70,7 @@ export function ItemInspector({ plan, total, pace, library, programme, band, mov
   });
   const fitMusic = useStable(onFitMusic);
   const editStably = useStable(onEdit);
+  const taught = useSameButDose(item);
   return (
     <Box component="section" aria-label={t`Item ${movement.name}`} sx={{ mb: 2.5 }}>
       <Typography variant="h2">{movement.name}</Typography>
@@ -76,7 +79,7 @@ export function ItemInspector({ plan, total, pace, library, programme, band, mov
       </Typography>
       <SwapField
         key={`swap ${item.id}`}
-        item={item}
+        id={item.id}
         movement={movement}
         library={library}
         programme={programme}
@@ -92,8 +95,8 @@ export function ItemInspector({ plan, total, pace, library, programme, band, mov
         <FocusButton movement={movement.slug} focus={plan.focus} onEdit={onEdit} />
       </Box>
       {movement.phrase && <PhraseFields item={item} timed={timed} written={movement.phrase} band={band} onEdit={editStably} />}
-      <TeachingFields key={`teaching ${item.id}`} item={item} reckoned={timed.way} onEdit={editStably} />
-      <LedFields key={`led ${item.id}`} item={item} movements={movements} onEdit={editStably} />
+      <TeachingFields key={`teaching ${item.id}`} item={taught} reckoned={timed.way} onEdit={editStably} />
+      <LedFields key={`led ${item.id}`} item={taught} movements={movements} onEdit={editStably} />
       <WordsField
         key={`words ${item.id}`}
         id={item.id}
@@ -120,4 +123,19 @@ export function ItemInspector({ plan, total, pace, library, programme, band, mov
       />
     </Box>
   );
+}
+
+/** The item as it was for as long as only its dose changes: fields that do not speak of the dose are not drawn anew at every key. */
+function useSameButDose(item: Item): Item {
+  const [kept, setKept] = useState(item);
+  if (isSameButDose(kept, item)) return kept;
+  setKept(item);
+  return item;
+}
+
+const withoutDose = ({ dose: _dose, ...others }: Item): Readonly<Record<string, unknown>> => others;
+
+function isSameButDose(one: Item, other: Item): boolean {
+  const [before, now] = [withoutDose(one), withoutDose(other)];
+  return Object.keys({ ...before, ...now }).every((field) => before[field] === now[field]);
 }

@@ -2,13 +2,14 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { itemOf, swapsFor, type AgeBand, type Item, type Library, type Movement, type PlanEdit } from '@leiter/core';
-import { useState } from 'react';
+import { itemOf, swapsFor, type AgeBand, type Library, type Movement, type PlanEdit } from '@leiter/core';
+import { memo, useMemo, useState } from 'react';
 import { palette } from '../../shared/palette';
 import { onTouch } from '../../shared/screen';
 
 interface Props {
-  readonly item: Item;
+  /** Of the item. */
+  readonly id: string;
   readonly movement: Movement;
   readonly library: Library;
   readonly programme: string;
@@ -17,9 +18,9 @@ interface Props {
 }
 
 /** Puts another movement in the place of one: an easier one, one of the same use, or where it leads. */
-export function SwapField({ item, movement, library, programme, band, onEdit }: Props) {
+export const SwapField = memo(function SwapField({ id, movement, library, programme, band, onEdit }: Props) {
   const [isOpen, setOpen] = useState(false);
-  const { easier, alike, further } = swapsFor(movement, library, programme);
+  const { easier, alike, further } = useMemo(() => swapsFor(movement, library, programme), [movement, library, programme]);
   const groups = [
     { words: t`Easier`, list: easier },
     { words: t`Of the same use`, list: alike },
@@ -48,7 +49,7 @@ export function SwapField({ item, movement, library, programme, band, onEdit }: 
                 component="button"
                 type="button"
                 onClick={() => {
-                  onEdit([{ kind: 'swap', item: item.id, for: itemOf(one, band) }]);
+                  onEdit([{ kind: 'swap', item: id, for: itemOf(one, band) }]);
                   setOpen(false);
                 }}
                 sx={{
@@ -73,4 +74,4 @@ export function SwapField({ item, movement, library, programme, band, onEdit }: 
         ))}
     </Box>
   );
-}
+});

@@ -121,7 +121,7 @@ export function PhonePlan({ page, library, initial, kept }: Props) {
           </Button>
         </Box>
         <SwapField
-          item={item}
+          id={item.id}
           movement={movement}
           library={library}
           programme={page.class.programme}
