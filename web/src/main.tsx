@@ -9,8 +9,11 @@ import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { router } from './app/router';
 import { theme } from './app/theme';
+import { askFirst } from './queries/first-asks';
 import { queryClient } from './shared/query-client';
 
+// before anything is drawn
+askFirst();
 const root = document.getElementById('root');
 if (!root) throw new Error('index.html has no #root');
 createRoot(root).render(

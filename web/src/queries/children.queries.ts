@@ -9,17 +9,21 @@ import type {
   ChildrenImportResponse,
   HealthNotes,
 } from '@leiter/contract';
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { queryOptions, useMutation, useQuery } from '@tanstack/react-query';
 import { api } from '../shared/api';
 import { queryClient } from '../shared/query-client';
 
-export function useChildren() {
-  return useQuery({ queryKey: ['children'], queryFn: () => api<readonly ChildResponse[]>('GET', 'children') });
-}
+export const childrenQuery = queryOptions({
+  queryKey: ['children'],
+  queryFn: () => api<readonly ChildResponse[]>('GET', 'children'),
+});
 
-export function useChildPage(id: string) {
-  return useQuery({ queryKey: ['child', id], queryFn: () => api<ChildPageResponse>('GET', `children/${id}`) });
-}
+export const useChildren = () => useQuery(childrenQuery);
+
+export const childQuery = (id: string) =>
+  queryOptions({ queryKey: ['child', id], queryFn: () => api<ChildPageResponse>('GET', `children/${id}`) });
+
+export const useChildPage = (id: string) => useQuery(childQuery(id));
 
 export async function addChild(request: AddChildRequest): Promise<ChildResponse> {
   const child = await api<ChildResponse>('POST', 'children', request);

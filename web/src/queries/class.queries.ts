@@ -11,7 +11,7 @@ import type {
   TemplateResponse,
 } from '@leiter/contract';
 import { writePlan, type ClassPlan, type ItemTime, type Visit } from '@leiter/core';
-import { useQuery } from '@tanstack/react-query';
+import { queryOptions, useQuery } from '@tanstack/react-query';
 import { api, ApiError } from '../shared/api';
 import { putIn } from '../shared/put-in';
 import { queryClient } from '../shared/query-client';
@@ -25,9 +25,9 @@ async function fetchClassPage(id: string): Promise<ClassPageResponse> {
   return withWaiting(await api<ClassPageResponse>('GET', `classes/${id}`));
 }
 
-export function useClassPage(id: string) {
-  return useQuery({ queryKey: classKey(id), queryFn: () => fetchClassPage(id) });
-}
+export const classQuery = (id: string) => queryOptions({ queryKey: classKey(id), queryFn: () => fetchClassPage(id) });
+
+export const useClassPage = (id: string) => useQuery(classQuery(id));
 
 export function useTemplates() {
   return useQuery({

@@ -1,12 +1,12 @@
 import type { AddGroupRequest, ChangeGroupRequest, GroupResponse } from '@leiter/contract';
-import { useQuery } from '@tanstack/react-query';
+import { queryOptions, useQuery } from '@tanstack/react-query';
 import { useSession } from './session.queries';
 import { api } from '../shared/api';
 import { queryClient } from '../shared/query-client';
 
-export function useGroups() {
-  return useQuery({ queryKey: ['groups'], queryFn: () => api<readonly GroupResponse[]>('GET', 'groups') });
-}
+export const groupsQuery = queryOptions({ queryKey: ['groups'], queryFn: () => api<readonly GroupResponse[]>('GET', 'groups') });
+
+export const useGroups = () => useQuery(groupsQuery);
 
 /** The programme that whoever is signed in teaches; null for somebody without a group. */
 export function useOwnProgramme(): string | null {

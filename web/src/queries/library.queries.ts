@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import type { LibraryImportResponse, MovementResponse, PhraseResponse } from '@leiter/contract';
 import { libraryOf, libraryWithRows, type Movement, type Unsaid, type WrittenPhrase } from '@leiter/core';
 import type { ImportTold } from '../shared/import-dialog';
-import { skipToken, useQuery } from '@tanstack/react-query';
+import { queryOptions, skipToken, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { api, apiEntries } from '../shared/api';
 import { painted } from '../shared/painted';
@@ -13,11 +13,6 @@ const manyEntries = 1000;
 const frontLength = 120;
 const frontKey = ['library front'];
 
-/** Every movement the club can teach, those put away as well: plans and marks may speak of them. */
-export function useMovements() {
-  return useQuery({ queryKey: ['library'], queryFn: readLibrary, staleTime: 5 * 60_000 });
-}
-
 const readLibrary = (): Promise<readonly MovementResponse[]> =>
   apiEntries('library', (some: readonly MovementResponse[], count) => {
     if (count < manyEntries || some.length < frontLength || queryClient.getQueryData(frontKey) !== undefined) return undefined;
@@ -25,6 +20,11 @@ const readLibrary = (): Promise<readonly MovementResponse[]> =>
     // the page is drawn before the rest is read
     return painted();
   });
+
+export const libraryQuery = queryOptions({ queryKey: ['library'], queryFn: readLibrary, staleTime: 5 * 60_000 });
+
+/** Every movement the club can teach, those put away as well: plans and marks may speak of them. */
+export const useMovements = () => useQuery(libraryQuery);
 
 /** The first entries by name of a library of thousands, for as long as the others are coming; undefined where they come at once. */
 export function useLibraryFront(): readonly MovementResponse[] | undefined {

@@ -1,26 +1,26 @@
 import type { MakeClubRequest, SessionResponse, SignInRequest, WelcomeResponse } from '@leiter/contract';
 import type { TeachingRoom, TeachingStyle, TeachingVoice } from '@leiter/core';
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { queryOptions, useMutation, useQuery } from '@tanstack/react-query';
 import { api, ApiError } from '../shared/api';
 import { forgetHistories } from '../shared/document-session/kept-history';
 import { forgetKeptAnswers } from '../shared/kept-answers';
 import { queryClient } from '../shared/query-client';
 
+export const sessionQuery = queryOptions({
+  queryKey: ['session'],
+  queryFn: async () => {
+    try {
+      return await api<SessionResponse>('GET', 'session');
+    } catch (error) {
+      if (error instanceof ApiError && error.status === 401) return null;
+      throw error;
+    }
+  },
+  staleTime: 60_000,
+});
+
 /** Who is signed in; null when nobody is. */
-export function useSession() {
-  return useQuery({
-    queryKey: ['session'],
-    queryFn: async () => {
-      try {
-        return await api<SessionResponse>('GET', 'session');
-      } catch (error) {
-        if (error instanceof ApiError && error.status === 401) return null;
-        throw error;
-      }
-    },
-    staleTime: 60_000,
-  });
-}
+export const useSession = () => useQuery(sessionQuery);
 
 export function useWelcome() {
   return useQuery({ queryKey: ['welcome'], queryFn: () => api<WelcomeResponse>('GET', 'welcome') });

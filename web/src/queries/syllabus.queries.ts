@@ -1,12 +1,16 @@
 import type { SyllabusImportResponse, SyllabusResponse } from '@leiter/contract';
-import { useQuery } from '@tanstack/react-query';
+import { queryOptions, useQuery } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import { api } from '../shared/api';
 import { queryClient } from '../shared/query-client';
 
-export function useSyllabuses() {
-  return useQuery({ queryKey: ['syllabuses'], queryFn: () => api<readonly SyllabusResponse[]>('GET', 'syllabuses'), staleTime: 60_000 });
-}
+export const syllabusesQuery = queryOptions({
+  queryKey: ['syllabuses'],
+  queryFn: () => api<readonly SyllabusResponse[]>('GET', 'syllabuses'),
+  staleTime: 60_000,
+});
+
+export const useSyllabuses = () => useQuery(syllabusesQuery);
 
 /** A slug as words, for a programme without a ladder that could name it: `martial-arts` is Martial arts. */
 const spelledOut = (slug: string): string => slug.charAt(0).toUpperCase() + slug.slice(1).replaceAll('-', ' ');
