@@ -6,7 +6,6 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager } from 'typeorm';
 import { ClubService } from '../club/club.service.js';
 import { rows } from '../database/rows.js';
-import { isTaken } from '../http/database-fault.js';
 import { notFound } from '../http/problem.js';
 import { LibraryService } from '../library/library.service.js';
 import { LiveService } from '../live/live.service.js';
@@ -38,13 +37,7 @@ export class RecordService {
     const { clubId } = asker;
     const refusal = await this.refusalOf(clubId, request);
     if (refusal) return refused(refusal);
-    try {
-      return await this.store(asker, id, request);
-    } catch (error) {
-      // several corrections of one mark at once: the first has it
-      if (isTaken(error, 'observation_supersedes_key')) return refused({ kind: 'superseded-already' });
-      throw error;
-    }
+    return this.store(asker, id, request);
   }
 
   private store(asker: Asker, id: string, request: AddObservationRequest): Promise<Result<ObservationResponse, ObservationRefusal>> {
@@ -54,8 +47,9 @@ export class RecordService {
       if (supersededRefusal) return refused(supersededRefusal);
       const written = await rows(
         manager,
+        // whatever is taken, not the id alone: sent again at the same moment, what is found first may be the id together with the child
         `INSERT INTO observation (id, club_id, child_id, movement_slug, stage, side, mark, help, measure, faults, note, seen_on, recorded_by, source, class_id, supersedes, is_withdrawal)
-         VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17) ON CONFLICT (id) DO NOTHING RETURNING id`,
+         VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17) ON CONFLICT DO NOTHING RETURNING id`,
         [
           id,
           clubId,
@@ -77,6 +71,8 @@ export class RecordService {
         ],
       );
       const stored = await this.find(manager, clubId, id);
+      // several corrections of one mark at once: the first has it
+      if (!stored && request.supersedes) return refused({ kind: 'superseded-already' });
       if (!stored || !sameMark(stored, request)) return refused({ kind: 'id-used' });
       if (written.length > 0) await this.live.emit(manager, clubId, { topic: 'mark', mark: stored });
       return accepted(stored);
