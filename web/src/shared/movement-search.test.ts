@@ -39,6 +39,8 @@ describe('searching the library', () => {
       ['One-hand cartwheel', 'Cartwheel step in', 'Cartwheel'].map((name) => aMovement(name.toLowerCase(), { name })),
     );
     expect(many('cartwheel').map(({ name }) => name)).toEqual(['Cartwheel', 'Cartwheel step in', 'One-hand cartwheel']);
+    // and so while it is being typed
+    expect(many('cartw').map(({ name }) => name)).toEqual(['Cartwheel', 'Cartwheel step in', 'One-hand cartwheel']);
   });
 
   it('finds it so with a slip as well, and by the region that a coach names', () => {

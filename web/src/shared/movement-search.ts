@@ -16,7 +16,8 @@ export function movementSearch<Entry extends Movement>(movements: readonly Entry
     // whoever types a name means the movement of that name, also with a slip, and not a longer one that has it in it
     const nearness = ({ name }: Entry, isByName: boolean): number => {
       if (plain(name) === typed) return 0;
-      if (plain(name).startsWith(typed)) return 1;
+      // of several that begin so the plainest name: Cartwheel before Cartwheel step in
+      if (plain(name).startsWith(typed)) return 1 + wordsIn(plain(name)).length / 100;
       return isByName && wordsIn(plain(name)).length === typedWords ? 2 : 3;
     };
     index ??= indexOf(movements);
