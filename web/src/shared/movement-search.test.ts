@@ -36,7 +36,12 @@ describe('searching the library', () => {
 
   it('finds the movement of that very name before longer names that have it in them', () => {
     const many = movementSearch(
-      ['One-hand cartwheel', 'Cartwheel step in', 'Cartwheel'].map((name) => aMovement(name.toLowerCase(), { name })),
+      ['One-hand cartwheel', 'Cartwheel step in', 'Cartwheel'].map((name) =>
+        aMovement(name.toLowerCase(), {
+          name,
+          plainMeaning: name === 'Cartwheel' ? 'Over the side' : 'Of a cartwheel, the cartwheel step',
+        }),
+      ),
     );
     expect(many('cartwheel').map(({ name }) => name)).toEqual(['Cartwheel', 'Cartwheel step in', 'One-hand cartwheel']);
     // and so while it is being typed

@@ -184,7 +184,7 @@ function TierToggle({
       component="label"
       sx={{
         display: 'grid',
-        gridTemplateColumns: '20px 54px 1fr',
+        gridTemplateColumns: '28px 54px 1fr',
         alignItems: 'start',
         fontSize: 13.5,
         py: 0.4,
