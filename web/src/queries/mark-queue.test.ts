@@ -67,6 +67,35 @@ describe('marks on their way', () => {
     expect(sent).toHaveLength(2);
   });
 
+  it('are taken while what was kept is still being read, and go out with it', async () => {
+    answerWith(() => 'no answer');
+    const before = await reloaded();
+    await before.openMarkQueue('tomasz', () => undefined);
+    await before.giveMark('m1', request('cartwheel'));
+    const sent = answerWith(({ body }) => ({ status: 200, body }));
+    const after = await reloaded();
+    const opening = after.openMarkQueue('tomasz', () => undefined);
+    const giving = after.giveMark('m2', request('bridge'));
+    await Promise.all([opening, giving]);
+    await after.sendMarks();
+    await vi.waitFor(() => {
+      expect(sent.map(({ path }) => path).toSorted()).toEqual(['/api/observations/m1', '/api/observations/m2']);
+    });
+    expect(after.waiting()).toEqual([]);
+  });
+
+  it('given in the moment in which the page is left go out at once, those that are kept only from the next page', async () => {
+    const sent = answerWith(() => 'no answer');
+    const queue = await reloaded();
+    await queue.openMarkQueue('tomasz', () => undefined);
+    await queue.giveMark('m1', request('cartwheel'));
+    const asked = sent.length;
+    const giving = queue.giveMark('m2', request('bridge'));
+    window.dispatchEvent(new Event('pagehide'));
+    expect(sent.slice(asked).map(({ path, body }) => [path, body])).toEqual([['/api/observations/m2', request('bridge')]]);
+    await giving;
+  });
+
   it('go out by themselves when the server answers again', async () => {
     let isAway = true;
     const sent = answerWith(({ body }) => (isAway ? 'no answer' : { status: 200, body }));

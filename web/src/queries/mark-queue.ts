@@ -42,8 +42,12 @@ let again: ReturnType<typeof setTimeout> | undefined;
 /** Begins sending what is waiting of a person; called at sign-in. @param arrived is told of each mark that is stored. */
 export async function openMarkQueue(personId: string, arrived: Arrived): Promise<void> {
   onArrival = arrived;
-  const waiting = await store.marks.where({ personId }).sortBy('givenAt');
-  useMarkQueue.setState({ personId, waiting });
+  // a page may be worked on before what was kept is read: what is given meanwhile is not lost
+  useMarkQueue.setState((queue) => (queue.personId === personId ? queue : { personId, waiting: [] }));
+  const kept = await store.marks.where({ personId }).sortBy('givenAt');
+  useMarkQueue.setState((queue) =>
+    queue.personId === personId ? { waiting: [...kept, ...queue.waiting.filter(({ id }) => !kept.some((one) => one.id === id))] } : queue,
+  );
   await sendMarks();
 }
 
@@ -53,9 +57,23 @@ export async function giveMark(id: string, request: AddObservationRequest): Prom
   if (personId === null) return;
   const mark: WaitingMark = { id, personId, givenAt: new Date().toISOString(), request };
   useMarkQueue.setState({ waiting: [...waiting, mark] });
-  await store.marks.put(mark);
+  notKeptYet.set(id, mark);
+  try {
+    await store.marks.put(mark);
+  } finally {
+    notKeptYet.delete(id);
+  }
   await sendMarks();
 }
+
+/** Given a moment ago: the browser's store has not said yet that it has them. */
+const notKeptYet = new Map<string, WaitingMark>();
+
+/** A page that is left takes with it what its store had not written: that goes to the server at once. Sent again it is stored once. */
+function sendNotKept(): void {
+  for (const { id, request } of notKeptYet.values()) api('PUT', `observations/${id}`, request, { isLast: true }).catch(() => undefined); // nobody is there to be told
+}
+if (typeof window !== 'undefined') window.addEventListener('pagehide', sendNotKept);
 
 /** Removes a mark that the server refused. */
 export async function putAwayMark(id: string): Promise<void> {
